@@ -1,0 +1,24 @@
+package dev.ambershim.bench;
+
+import dev.ambershim.desktop.draw.Camera;
+import dev.ambershim.desktop.launch.StartReport;
+import javafx.application.Application;
+import javafx.scene.Scene;
+import javafx.scene.layout.StackPane;
+import javafx.stage.Stage;
+
+/** The yardstick of the start bench: a JavaFX window of the same size with nothing in it. */
+public final class EmptyWindow extends Application {
+  /** Shows it. */
+  public static void main(String[] args) {
+    launch(EmptyWindow.class, args);
+  }
+
+  @Override
+  public void start(Stage stage) {
+    Scene scene = new Scene(new StackPane(), 1280, 800);
+    stage.setScene(scene);
+    stage.show();
+    Camera.afterNextFrames(scene, StartReport::windowUp);
+  }
+}

@@ -1,0 +1,119 @@
+package dev.ambershim.core.job;
+
+import dev.ambershim.core.finding.Finding;
+import dev.ambershim.core.finding.Interval;
+import dev.ambershim.core.forecast.Expectation;
+import dev.ambershim.core.forecast.Ladder;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.Baseline;
+import dev.ambershim.core.runlog.Comparison;
+import dev.ambershim.core.runlog.RunAnalyser;
+import dev.ambershim.core.runlog.RunAnalysis;
+import dev.ambershim.core.runlog.RunLog;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What follows from a job and its logs.
+ *
+ * @param job the job
+ * @param runs its runs, worked out
+ * @param baseline how it runs before the work, if a run tells
+ * @param comparison after against before, if there are runs on both sides
+ * @param expectation what the change of build should bring
+ * @param heatWatts the heat that the expectation is for
+ * @param ladderBefore resistances before
+ * @param ladderAfter resistances after
+ */
+public record Assessment(
+    Job job,
+    List<RunResult> runs,
+    Optional<Finding> baseline,
+    Optional<Comparison> comparison,
+    Finding expectation,
+    double heatWatts,
+    Ladder ladderBefore,
+    Ladder ladderAfter) {
+  /** Copies its list. */
+  public Assessment {
+    runs = List.copyOf(runs);
+  }
+
+  /**
+   * Works a job out.
+   *
+   * @param logs the logs by hash, as they were read; a run whose log is missing is left out
+   * @param notation how sentences write figures
+   */
+  public static Assessment of(Job job, Map<String, RunLog> logs, Notation notation) {
+    List<RunResult> runs = new ArrayList<>();
+    for (int i = 0; i < job.runs().size(); i++) {
+      RunEntry entry = job.runs().get(i);
+      RunLog read = logs.get(entry.sha256());
+      if (read != null) {
+        runs.add(result(i, entry, read.withRoles(entry.roles())));
+      }
+    }
+    List<RunAnalysis> before = analyses(runs, Side.BEFORE);
+    List<RunAnalysis> after = analyses(runs, Side.AFTER);
+    double heat =
+        before.stream()
+            .mapToDouble(RunAnalysis::powerWatts)
+            .filter(w -> w > 0)
+            .average()
+            .orElse(job.heatWatts());
+    Optional<Comparison> comparison =
+        before.isEmpty() || after.isEmpty()
+            ? Optional.empty()
+            : Optional.of(Comparison.of(before, after, job.careKelvin(), notation));
+    return new Assessment(
+        job,
+        runs,
+        Baseline.of(before, notation),
+        comparison,
+        Expectation.change(job.chip(), job.cooler(), job.before(), job.after(), heat, notation),
+        heat,
+        Ladder.of(job.chip(), job.cooler(), job.before()),
+        Ladder.of(job.chip(), job.cooler(), job.after()));
+  }
+
+  private static RunResult result(int index, RunEntry entry, RunLog log) {
+    try {
+      RunAnalysis analysis = RunAnalyser.analyse(log, entry.typedRoom());
+      return new RunResult(index, entry, log, Optional.of(analysis), Optional.empty());
+    } catch (Problem problem) {
+      return new RunResult(index, entry, log, Optional.empty(), Optional.of(problem));
+    }
+  }
+
+  private static List<RunAnalysis> analyses(List<RunResult> runs, Side side) {
+    return runs.stream()
+        .filter(r -> r.entry().side() == side)
+        .flatMap(r -> r.analysis().stream())
+        .toList();
+  }
+
+  /** How the measured change stands to what was expected, in a sentence. */
+  public String expected() {
+    if (comparison.isEmpty() || comparison.get().interval().isEmpty()) {
+      return expectation.sentence();
+    }
+    Interval forecast = expectation.interval().orElseThrow();
+    Interval measured = comparison.get().interval().get();
+    if (measured.high() < forecast.low()) {
+      return expectation.sentence() + " It did better than that; check that nothing else changed.";
+    }
+    if (measured.low() > forecast.high()) {
+      return expectation.sentence() + " It did worse than that; look at the joints again.";
+    }
+    return expectation.sentence() + " The measured change agrees with that.";
+  }
+
+  /** The runs of a side. */
+  public List<RunResult> runs(Side side) {
+    return runs.stream().filter(r -> r.entry().side() == side).toList();
+  }
+}

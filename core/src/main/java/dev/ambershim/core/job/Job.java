@@ -1,0 +1,87 @@
+package dev.ambershim.core.job;
+
+import dev.ambershim.core.assembly.Build;
+import dev.ambershim.core.assembly.Chip;
+import dev.ambershim.core.assembly.Cooler;
+import dev.ambershim.core.assembly.StartingPoint;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * One chip's story.
+ *
+ * @param title what the person calls the job
+ * @param notes free words
+ * @param chip the chip
+ * @param cooler the cooler
+ * @param before the build before the work
+ * @param after the build after it
+ * @param heatWatts the heat to reckon with until a run has told it
+ * @param careKelvin the smallest difference that the person cares about
+ * @param runs the logs, in the order they came
+ */
+public record Job(
+    String title,
+    String notes,
+    Chip chip,
+    Cooler cooler,
+    Build before,
+    Build after,
+    double heatWatts,
+    double careKelvin,
+    List<RunEntry> runs) {
+  /** Copies its list. */
+  public Job {
+    runs = List.copyOf(runs);
+  }
+
+  /** A new job from a starting point. */
+  public static Job from(StartingPoint point, String title) {
+    return new Job(
+        title,
+        "",
+        point.chip(title),
+        StartingPoint.cooler(),
+        point.asBought(),
+        point.afterwards(),
+        150,
+        1,
+        List.of());
+  }
+
+  /** The build of a side. */
+  public Build build(Side side) {
+    return side == Side.BEFORE ? before : after;
+  }
+
+  /** The runs of a side. */
+  public List<RunEntry> runs(Side side) {
+    return runs.stream().filter(r -> r.side() == side).toList();
+  }
+
+  /** The same job with other runs. */
+  public Job withRuns(List<RunEntry> other) {
+    return new Job(title, notes, chip, cooler, before, after, heatWatts, careKelvin, other);
+  }
+
+  /** The same job with one more run. */
+  public Job withRun(RunEntry run) {
+    List<RunEntry> all = new ArrayList<>(runs);
+    all.add(run);
+    return withRuns(all);
+  }
+
+  /** The same job with the run at a place replaced. */
+  public Job withRun(int index, RunEntry run) {
+    List<RunEntry> all = new ArrayList<>(runs);
+    all.set(index, run);
+    return withRuns(all);
+  }
+
+  /** The same job without the run at a place. */
+  public Job withoutRun(int index) {
+    List<RunEntry> all = new ArrayList<>(runs);
+    all.remove(index);
+    return withRuns(all);
+  }
+}

@@ -1,0 +1,51 @@
+package dev.ambershim.core.job;
+
+import dev.ambershim.core.runlog.Role;
+import java.util.Collections;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+
+/**
+ * A log that belongs to a job. The log itself is kept by its hash.
+ *
+ * @param side before or after the work
+ * @param fileName the file's name when it came in
+ * @param sha256 hash of its bytes, in small hexadecimal letters
+ * @param roles roles that the person gave, by channel name
+ * @param roomCelsius room air as the person read it, or null
+ */
+public record RunEntry(
+    Side side, String fileName, String sha256, Map<String, Role> roles, Double roomCelsius) {
+  /** Copies its map, in a fixed order. */
+  public RunEntry {
+    roles = Collections.unmodifiableMap(new TreeMap<>(roles == null ? Map.of() : roles));
+  }
+
+  /** A fresh entry without corrections. */
+  public static RunEntry of(Side side, String fileName, String sha256) {
+    return new RunEntry(side, fileName, sha256, Map.of(), null);
+  }
+
+  /** Room air as typed, if it was. */
+  public OptionalDouble typedRoom() {
+    return roomCelsius == null ? OptionalDouble.empty() : OptionalDouble.of(roomCelsius);
+  }
+
+  /** The same run on a side. */
+  public RunEntry on(Side other) {
+    return new RunEntry(other, fileName, sha256, roles, roomCelsius);
+  }
+
+  /** The same run with one more role said. */
+  public RunEntry withRole(String channel, Role role) {
+    Map<String, Role> said = new TreeMap<>(roles);
+    said.put(channel, role);
+    return new RunEntry(side, fileName, sha256, said, roomCelsius);
+  }
+
+  /** The same run with room air as typed; null takes it away. */
+  public RunEntry withRoom(Double celsius) {
+    return new RunEntry(side, fileName, sha256, roles, celsius);
+  }
+}

@@ -1,0 +1,22 @@
+package dev.ambershim.core.job;
+
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.RunAnalysis;
+import dev.ambershim.core.runlog.RunLog;
+import java.util.Optional;
+
+/**
+ * One of a job's runs, worked out.
+ *
+ * @param index its place among the job's runs
+ * @param entry the run as the job has it
+ * @param log the log with the person's roles
+ * @param analysis its settled figures, or empty if there was a problem
+ * @param problem why it could not be worked out
+ */
+public record RunResult(
+    int index,
+    RunEntry entry,
+    RunLog log,
+    Optional<RunAnalysis> analysis,
+    Optional<Problem> problem) {}

@@ -1,0 +1,126 @@
+package dev.ambershim.core.notation;
+
+import dev.ambershim.core.finding.Interval;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
+import java.util.Locale;
+
+/**
+ * How one person writes numbers: length in millimetres or inches, temperature in Celsius or
+ * Fahrenheit, decimal point or comma. Figures are kept metric; this only shows and reads them.
+ *
+ * @param inches lengths in inches and thou
+ * @param fahrenheit temperatures in degrees Fahrenheit
+ * @param decimalComma comma as the decimal mark
+ */
+public record Notation(boolean inches, boolean fahrenheit, boolean decimalComma) {
+  /** Metric with a decimal point. */
+  public static final Notation METRIC = new Notation(false, false, false);
+
+  private boolean customary(Unit unit) {
+    return (unit.isLength() && inches) || (unit.isTemperature() && fahrenheit);
+  }
+
+  /** The unit's symbol as this person sees it. */
+  public String symbol(Unit unit) {
+    return unit.symbol(customary(unit));
+  }
+
+  /** A kept figure as this person sees it, unrounded. */
+  public double shown(double kept, Unit unit) {
+    return unit.shown(kept, customary(unit));
+  }
+
+  /** The kept figure for one that this person sees. */
+  public double kept(double shown, Unit unit) {
+    return unit.kept(shown, customary(unit));
+  }
+
+  /** The bare number in the person's unit, with the unit's usual count of decimals. */
+  public String number(double kept, Unit unit) {
+    return fixed(unit.shown(kept, customary(unit)), unit.decimals(customary(unit)));
+  }
+
+  /** Number and unit. */
+  public String text(double kept, Unit unit) {
+    String symbol = symbol(unit);
+    return number(kept, unit) + (symbol.isEmpty() ? "" : " " + symbol);
+  }
+
+  /** An interval as {@code "10.9 to 12.7"}, without the unit. */
+  public String range(Interval interval, Unit unit) {
+    return number(interval.low(), unit) + " to " + number(interval.high(), unit);
+  }
+
+  /** The number for an editor: up to two further decimals, trailing zeros left away. */
+  public String editable(double kept, Unit unit) {
+    boolean customary = customary(unit);
+    return format(unit.shown(kept, customary), 0, unit.decimals(customary) + 2);
+  }
+
+  /** A plain number with about four digits that count. */
+  public String significant(double value) {
+    int whole =
+        value == 0 || Double.isNaN(value) ? 0 : (int) Math.floor(Math.log10(Math.abs(value)));
+    return fixed(value, Math.max(0, Math.min(6, 3 - whole)));
+  }
+
+  /** A plain number with a fixed count of decimals in the person's decimal mark. */
+  public String fixed(double value, int decimals) {
+    return format(value, decimals, decimals);
+  }
+
+  private String format(double value, int least, int most) {
+    if (Double.isNaN(value)) {
+      return "–";
+    }
+    DecimalFormatSymbols symbols = DecimalFormatSymbols.getInstance(Locale.ROOT);
+    symbols.setDecimalSeparator(decimalComma ? ',' : '.');
+    symbols.setMinusSign('−');
+    DecimalFormat format = new DecimalFormat("0", symbols);
+    format.setMinimumFractionDigits(least);
+    format.setMaximumFractionDigits(most);
+    String text = format.format(value);
+    // A rounded nothing has no sign.
+    return text.startsWith("−") && text.chars().noneMatch(c -> c >= '1' && c <= '9')
+        ? text.substring(1)
+        : text;
+  }
+
+  /**
+   * Reads a figure that a person typed in this notation. A unit typed behind the figure is allowed
+   * when it is the field's own.
+   *
+   * @param field the field's name, for the message
+   * @return the figure in the kept unit
+   * @throws Problem {@code number.unreadable} if it is no number
+   */
+  public double read(String typed, Unit unit, String field) {
+    String text = typed.strip();
+    String symbol = symbol(unit);
+    if (!symbol.isEmpty() && text.endsWith(symbol)) {
+      text = text.substring(0, text.length() - symbol.length()).strip();
+    }
+    text = text.replace('−', '-');
+    // Either mark is understood: people paste from anywhere, and no field needs thousands marks.
+    text = text.replace(',', '.');
+    try {
+      double shown = Double.parseDouble(text);
+      if (!text.matches("[-+0-9.eE]+") || !Double.isFinite(shown)) {
+        throw new NumberFormatException(text);
+      }
+      return unit.kept(shown, customary(unit));
+    } catch (NumberFormatException e) {
+      throw new Problem(
+          "number.unreadable",
+          Place.field(field),
+          "\"" + typed.strip() + "\" is not a number.",
+          "Type a figure such as "
+              + fixed(12.5, 1)
+              + (symbol.isEmpty() ? "" : " in " + symbol)
+              + ".");
+    }
+  }
+}

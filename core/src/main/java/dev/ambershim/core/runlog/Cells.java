@@ -1,0 +1,117 @@
+package dev.ambershim.core.runlog;
+
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** What a single cell of a log can mean: a number, a flag, a unit, nothing. */
+final class Cells {
+  private static final Pattern NUMBER =
+      Pattern.compile("([-+]?\\d[\\d.,'\\u00a0\\u202f ]*(?:[eE][-+]?\\d+)?|[-+]?[.,]\\d+)(.*)");
+  private static final Map<String, String> UNITS =
+      Map.ofEntries(
+          Map.entry("°c", "°C"),
+          Map.entry("c", "°C"),
+          Map.entry("degc", "°C"),
+          Map.entry("deg c", "°C"),
+          Map.entry("celsius", "°C"),
+          Map.entry("℃", "°C"),
+          Map.entry("°f", "°F"),
+          Map.entry("f", "°F"),
+          Map.entry("degf", "°F"),
+          Map.entry("deg f", "°F"),
+          Map.entry("fahrenheit", "°F"),
+          Map.entry("℉", "°F"),
+          Map.entry("w", "W"),
+          Map.entry("watt", "W"),
+          Map.entry("watts", "W"),
+          Map.entry("mhz", "MHz"),
+          Map.entry("ghz", "GHz"),
+          Map.entry("rpm", "rpm"),
+          Map.entry("v", "V"),
+          Map.entry("mv", "mV"),
+          Map.entry("a", "A"),
+          Map.entry("%", "%"),
+          Map.entry("x", "x"),
+          Map.entry("s", "s"),
+          Map.entry("sec", "s"),
+          Map.entry("secs", "s"),
+          Map.entry("second", "s"),
+          Map.entry("seconds", "s"),
+          Map.entry("ms", "ms"),
+          Map.entry("msec", "ms"),
+          Map.entry("min", "min"),
+          Map.entry("minutes", "min"),
+          Map.entry("h", "h"),
+          Map.entry("yes/no", "flag"));
+
+  private Cells() {}
+
+  /** The unit's own spelling for how a file spells it, or null if it is none. */
+  static String unit(String text) {
+    return UNITS.get(text.strip().toLowerCase(Locale.ROOT));
+  }
+
+  /** Whether the cell stands for "no value". */
+  static boolean blank(String cell) {
+    return switch (cell.strip().toLowerCase(Locale.ROOT)) {
+      case "", "-", "--", "n/a", "na", "nan", "null", "none", "?" -> true;
+      default -> false;
+    };
+  }
+
+  /** The number in the cell, or not a number. A known unit behind it is passed over. */
+  static double number(String cell, boolean decimalComma) {
+    String text = cell.strip().replace('−', '-');
+    int end = text.length();
+    if (end == 0) {
+      return Double.NaN;
+    }
+    if (plain(text)) {
+      return parse(text);
+    }
+    Matcher m = NUMBER.matcher(text);
+    if (!m.matches()) {
+      return Double.NaN;
+    }
+    String rest = m.group(2).strip();
+    if (!rest.isEmpty() && unit(rest) == null) {
+      return Double.NaN;
+    }
+    String digits = m.group(1).strip().replaceAll("['\\u00a0\\u202f ]", "");
+    digits = decimalComma ? digits.replace(".", "").replace(',', '.') : digits.replace(",", "");
+    return parse(digits);
+  }
+
+  /** Only digits, sign, one point and exponent: the common case, without a pattern. */
+  private static boolean plain(String text) {
+    int points = 0;
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      if (c == '.') {
+        points++;
+      } else if ((c < '0' || c > '9') && !(i == 0 && c == '-')) {
+        return false;
+      }
+    }
+    return points == 0;
+  }
+
+  private static double parse(String text) {
+    try {
+      return Double.parseDouble(text);
+    } catch (NumberFormatException e) {
+      return Double.NaN;
+    }
+  }
+
+  /** 1 or 0 for a yes or a no in a few languages, not a number otherwise. */
+  static double flag(String cell) {
+    return switch (cell.strip().toLowerCase(Locale.ROOT)) {
+      case "yes", "true", "on", "ja", "oui", "si", "sí" -> 1;
+      case "no", "false", "off", "nein", "non" -> 0;
+      default -> Double.NaN;
+    };
+  }
+}

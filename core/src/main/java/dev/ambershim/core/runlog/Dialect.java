@@ -1,0 +1,130 @@
+package dev.ambershim.core.runlog;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/**
+ * How a log separates its cells and writes its decimals, found from its first lines: the delimiter
+ * under which most cells are numbers and most lines have the same count of cells.
+ *
+ * @param delimiter the delimiter; a tab also stands for runs of blanks when {@code blanks} is set
+ * @param blanks whether cells are parted by runs of blanks
+ * @param decimalComma whether numbers use a comma as decimal mark
+ */
+record Dialect(char delimiter, boolean blanks, boolean decimalComma) {
+  private static final int LOOK_LINES = 400;
+  private static final Pattern RUN_OF_BLANKS = Pattern.compile("[ \\t]+");
+  private static final Pattern COMMA_DECIMAL = Pattern.compile("[-+]?\\d+,\\d+( ?[^\\d,]*)?");
+  private static final Pattern POINT_DECIMAL = Pattern.compile("[-+]?\\d+\\.\\d+( ?[^\\d.]*)?");
+
+  String words() {
+    if (blanks) {
+      return "blanks";
+    }
+    return switch (delimiter) {
+      case ',' -> "comma";
+      case ';' -> "semicolon";
+      case '\t' -> "tab";
+      default -> "bar";
+    };
+  }
+
+  /** Tells the dialect from the text's first lines. */
+  static Dialect sniff(String text) {
+    List<String> lines = text.lines().filter(l -> !l.isBlank()).limit(LOOK_LINES).toList();
+    Dialect best = new Dialect(',', false, false);
+    double bestScore = -1;
+    List<Dialect> candidates =
+        List.of(
+            new Dialect(';', false, false),
+            new Dialect('\t', false, false),
+            new Dialect('|', false, false),
+            new Dialect(',', false, false),
+            new Dialect('\t', true, false));
+    for (Dialect candidate : candidates) {
+      boolean comma = candidate.usesDecimalComma(lines);
+      Dialect dialect = new Dialect(candidate.delimiter, candidate.blanks, comma);
+      double score = dialect.score(lines);
+      if (score > bestScore + 1e-9) {
+        bestScore = score;
+        best = dialect;
+      }
+    }
+    return best;
+  }
+
+  private boolean usesDecimalComma(List<String> lines) {
+    int commas = 0;
+    int points = 0;
+    for (String line : lines) {
+      for (String cell : split(line)) {
+        if (COMMA_DECIMAL.matcher(cell.strip()).matches()) {
+          commas++;
+        } else if (POINT_DECIMAL.matcher(cell.strip()).matches()) {
+          points++;
+        }
+      }
+    }
+    return commas > points;
+  }
+
+  private double score(List<String> lines) {
+    Map<Integer, Integer> counts = new HashMap<>();
+    Map<Integer, Integer> numbers = new HashMap<>();
+    for (String line : lines) {
+      List<String> cells = split(line);
+      counts.merge(cells.size(), 1, Integer::sum);
+      int good = 0;
+      for (String cell : cells) {
+        if (Cells.blank(cell)
+            || !Double.isNaN(Cells.number(cell, decimalComma))
+            || !Double.isNaN(Cells.flag(cell))
+            || TimeColumn.looksLikeTime(cell)) {
+          good++;
+        }
+      }
+      numbers.merge(cells.size(), good, Integer::sum);
+    }
+    double best = 0;
+    for (Map.Entry<Integer, Integer> e : counts.entrySet()) {
+      int cells = e.getKey();
+      if (cells < 2) {
+        continue;
+      }
+      double same = (double) e.getValue() / lines.size();
+      double numeric = (double) numbers.get(cells) / ((double) cells * e.getValue());
+      // More cells win a tie: a blank inside a date also parts a line in two.
+      best = Math.max(best, same * numeric * numeric * (1 + Math.min(cells, 40) * 0.002));
+    }
+    return best;
+  }
+
+  /** The cells of one line; quotes are honoured, line breaks inside them are not. */
+  List<String> split(String line) {
+    String rest = blanks ? unblank(line) : line;
+    List<String> cells = new ArrayList<>();
+    StringBuilder cell = new StringBuilder();
+    boolean quoted = false;
+    for (int i = 0; i < rest.length(); i++) {
+      char c = rest.charAt(i);
+      if (c == '"') {
+        quoted = !quoted;
+      } else if (c == delimiter && !quoted) {
+        cells.add(cell.toString());
+        cell.setLength(0);
+      } else {
+        cell.append(c);
+      }
+    }
+    cells.add(cell.toString());
+    return cells;
+  }
+
+  /** A line of blank-parted cells with single tabs instead. */
+  static String unblank(String line) {
+    return RUN_OF_BLANKS.matcher(line.strip()).replaceAll("\t");
+  }
+}

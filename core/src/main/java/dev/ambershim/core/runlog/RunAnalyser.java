@@ -1,0 +1,280 @@
+package dev.ambershim.core.runlog;
+
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Finds a run's loaded stretch, its settled part and its throttled samples, and works out the
+ * settled figures with an error that allows for the resemblance of neighbouring samples.
+ */
+public final class RunAnalyser {
+  private static final double LEAST_PLATEAU_SECONDS = 60;
+
+  private final RunLog log;
+  private final OptionalDouble typedRoom;
+  private final List<Channel> cores;
+  private final List<String> remarks = new ArrayList<>();
+
+  private RunAnalyser(RunLog log, OptionalDouble typedRoom) {
+    this.log = log;
+    this.typedRoom = typedRoom;
+    List<Channel> named = log.with(Role.CORE);
+    cores = named.isEmpty() ? log.with(Role.PACKAGE) : named;
+    if (named.isEmpty() && !cores.isEmpty()) {
+      remarks.add("No core temperatures; the package temperature stands in for them.");
+    }
+  }
+
+  /**
+   * Works out a run.
+   *
+   * @param room room air in °C as the person read it, used where the log has no room channel
+   * @throws Problem {@code run.noTemperature} if no channel is a core or the package
+   */
+  public static RunAnalysis analyse(RunLog log, OptionalDouble room) {
+    return new RunAnalyser(log, room).analyse();
+  }
+
+  private RunAnalysis analyse() {
+    if (cores.isEmpty()) {
+      throw new Problem(
+          "run.noTemperature",
+          Place.file(log.fileName()),
+          "No column is known as a core or package temperature.",
+          "Say which column is which: the columns are "
+              + String.join(
+                  ", ", log.channels().stream().limit(12).map(c -> "\"" + c.name() + "\"").toList())
+              + ".");
+    }
+    double[] mean = average(cores);
+    double[] hottest = highest(cores);
+    double[] power = only(Role.POWER);
+    double[] clock = log.with(Role.CLOCK).isEmpty() ? null : average(log.with(Role.CLOCK));
+    double[] room = only(Role.ROOM);
+    LoadStretch load =
+        power == null
+            ? LoadStretch.of(mean, log.seconds(), 5)
+            : LoadStretch.of(power, log.seconds(), 0.25 * max(power));
+    Throttling throttling = Throttling.of(log, load, hottest, clock);
+    double[] rise = mean.clone();
+    if (room != null) {
+      for (int i = 0; i < rise.length; i++) {
+        rise[i] -= room[i];
+      }
+    } else if (typedRoom.isPresent()) {
+      for (int i = 0; i < rise.length; i++) {
+        rise[i] -= typedRoom.getAsDouble();
+      }
+    }
+    int[] under = present(rise, load);
+    if (under.length < 2 * BatchMeans.FEWEST) {
+      return unfit(
+          load,
+          throttling,
+          "it holds only " + LogReader.count(under.length, "sample") + " under load");
+    }
+    double[] series = pick(rise, under);
+    Truncation cut = Truncation.of(series);
+    int[] tail = Arrays.copyOfRange(under, cut.start(), under.length);
+    int[] used = Arrays.stream(tail).filter(i -> !throttling.samples()[i]).toArray();
+    double throttledShare = 1 - (double) used.length / tail.length;
+    double length = log.seconds()[tail[tail.length - 1]] - log.seconds()[tail[0]];
+    String why = null;
+    if (throttledShare > 0.5) {
+      why =
+          "it was throttled for most of its settled part, so its temperature was held by the limit";
+    } else if (!cut.settled()) {
+      why =
+          "it never settled: it still changed by "
+              + plain(Math.abs(cut.driftKelvin()))
+              + " K between the halves of its last part";
+    } else if (length < LEAST_PLATEAU_SECONDS || used.length < BatchMeans.FEWEST) {
+      why = "its settled part lasts only " + Math.round(length) + " s";
+    }
+    if (used.length < BatchMeans.FEWEST) {
+      return unfit(load, throttling, why);
+    }
+    if (!throttling.how().isEmpty()) {
+      remarks.add(
+          LogReader.count(countOf(throttling.samples()), "throttled sample")
+              + " found by "
+              + throttling.how()
+              + " and left out.");
+    }
+    double roomMean =
+        room != null
+            ? meanOf(room, used)
+            : typedRoom.isPresent() ? typedRoom.getAsDouble() : Double.NaN;
+    if (room != null) {
+      checkRoomDrift(room, used);
+    }
+    List<Double> each = cores.stream().map(c -> meanOf(c.values(), used)).toList();
+    double hot = each.stream().mapToDouble(Double::doubleValue).max().orElseThrow();
+    double cool = each.stream().mapToDouble(Double::doubleValue).min().orElseThrow();
+    double meanCore = meanOf(mean, used);
+    double watts = power == null ? Double.NaN : meanOf(power, used);
+    double riseMean = Double.isNaN(roomMean) ? Double.NaN : meanOf(rise, used);
+    return new RunAnalysis(
+        log.fileName(),
+        log.seconds()[load.from()],
+        log.seconds()[load.to() - 1],
+        log.seconds()[tail[0]],
+        log.seconds()[tail[tail.length - 1]],
+        used.length,
+        Optional.ofNullable(why),
+        meanCore,
+        hot,
+        each.size() > 1 ? hot - cool : Double.NaN,
+        each,
+        roomMean,
+        riseMean,
+        watts,
+        clock == null ? Double.NaN : meanOf(clock, used),
+        watts > 0 ? riseMean / watts : Double.NaN,
+        Optional.of(BatchMeans.of(pick(rise, used))),
+        secondsOf(throttling.samples()),
+        countOf(throttling.samples()),
+        throttledShare,
+        remarks);
+  }
+
+  private RunAnalysis unfit(LoadStretch load, Throttling throttling, String why) {
+    double nan = Double.NaN;
+    double from = log.seconds()[load.from()];
+    double to = log.seconds()[Math.max(load.from(), load.to() - 1)];
+    return new RunAnalysis(
+        log.fileName(),
+        from,
+        to,
+        to,
+        to,
+        0,
+        Optional.of(why),
+        nan,
+        nan,
+        nan,
+        List.of(),
+        nan,
+        nan,
+        nan,
+        nan,
+        nan,
+        Optional.empty(),
+        secondsOf(throttling.samples()),
+        countOf(throttling.samples()),
+        0,
+        remarks);
+  }
+
+  private void checkRoomDrift(double[] room, int[] used) {
+    double first = meanOf(room, Arrays.copyOfRange(used, 0, used.length / 2));
+    double second = meanOf(room, Arrays.copyOfRange(used, used.length / 2, used.length));
+    if (Math.abs(second - first) > 0.3) {
+      remarks.add(
+          "The room changed by "
+              + plain(Math.abs(second - first))
+              + " K during the settled part; the rise allows for it, but a big cooler lags behind.");
+    }
+  }
+
+  private double[] only(Role role) {
+    List<Channel> found = log.with(role);
+    return found.isEmpty() ? null : found.get(0).values();
+  }
+
+  private double[] average(List<Channel> channels) {
+    double[] result = new double[log.size()];
+    for (int i = 0; i < result.length; i++) {
+      double sum = 0;
+      int n = 0;
+      for (Channel c : channels) {
+        double v = c.values()[i];
+        if (!Double.isNaN(v)) {
+          sum += v;
+          n++;
+        }
+      }
+      // A sample that lacks a core would shift the mean, so it does not count.
+      result[i] = n == channels.size() ? sum / n : Double.NaN;
+    }
+    return result;
+  }
+
+  private double[] highest(List<Channel> channels) {
+    double[] result = new double[log.size()];
+    Arrays.fill(result, Double.NaN);
+    for (int i = 0; i < result.length; i++) {
+      for (Channel c : channels) {
+        double v = c.values()[i];
+        if (!Double.isNaN(v) && !(v <= result[i])) {
+          result[i] = v;
+        }
+      }
+    }
+    return result;
+  }
+
+  private static int[] present(double[] series, LoadStretch load) {
+    int[] result = new int[load.to() - load.from()];
+    int n = 0;
+    for (int i = load.from(); i < load.to(); i++) {
+      if (!Double.isNaN(series[i])) {
+        result[n++] = i;
+      }
+    }
+    return Arrays.copyOf(result, n);
+  }
+
+  private static double[] pick(double[] series, int[] which) {
+    double[] result = new double[which.length];
+    for (int i = 0; i < which.length; i++) {
+      result[i] = series[which[i]];
+    }
+    return result;
+  }
+
+  private static double meanOf(double[] series, int[] which) {
+    double sum = 0;
+    int n = 0;
+    for (int i : which) {
+      if (!Double.isNaN(series[i])) {
+        sum += series[i];
+        n++;
+      }
+    }
+    return n == 0 ? Double.NaN : sum / n;
+  }
+
+  private double secondsOf(boolean[] marks) {
+    double sum = 0;
+    for (int i = 0; i < marks.length; i++) {
+      if (marks[i]) {
+        int next = Math.min(i + 1, marks.length - 1);
+        sum += i < marks.length - 1 ? log.seconds()[next] - log.seconds()[i] : 0;
+      }
+    }
+    return sum;
+  }
+
+  private static int countOf(boolean[] marks) {
+    int n = 0;
+    for (boolean mark : marks) {
+      n += mark ? 1 : 0;
+    }
+    return n;
+  }
+
+  private static double max(double[] series) {
+    return Arrays.stream(series).filter(v -> !Double.isNaN(v)).max().orElse(0);
+  }
+
+  private static String plain(double kelvin) {
+    return Notation.METRIC.fixed(kelvin, 1);
+  }
+}

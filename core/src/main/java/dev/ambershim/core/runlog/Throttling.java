@@ -1,0 +1,62 @@
+package dev.ambershim.core.runlog;
+
+import java.util.Arrays;
+
+/**
+ * Samples in which the chip held itself back: where the log's own flag says so, or else where the
+ * clock is well below what this run had shown while the hottest core sits at the run's ceiling.
+ *
+ * @param samples one mark a sample
+ * @param how how it was told, in words; empty if nothing was found
+ */
+record Throttling(boolean[] samples, String how) {
+  private static final double CLOCK_SHARE = 0.97;
+  private static final double CEILING_BAND_KELVIN = 2;
+
+  /** Below this a chip does not hold back for heat; common practice. */
+  private static final double LEAST_CELSIUS = 85;
+
+  static Throttling of(RunLog log, LoadStretch load, double[] hottest, double[] clock) {
+    boolean[] marks = new boolean[log.size()];
+    boolean flagged = false;
+    boolean any = false;
+    for (Channel c : log.with(Role.THROTTLE)) {
+      flagged = true;
+      for (int i = load.from(); i < load.to(); i++) {
+        marks[i] |= c.values()[i] > 0;
+        any |= marks[i];
+      }
+    }
+    if (flagged) {
+      return new Throttling(marks, any ? "the log's throttle flag" : "");
+    }
+    if (clock == null) {
+      return new Throttling(marks, "");
+    }
+    double top = 0;
+    double ceiling = Double.NEGATIVE_INFINITY;
+    for (int i = load.from(); i < load.to(); i++) {
+      top = Math.max(top, medianOfFive(clock, i, load));
+      ceiling = Math.max(ceiling, hottest[i]);
+    }
+    if (ceiling < LEAST_CELSIUS) {
+      return new Throttling(marks, "");
+    }
+    for (int i = load.from(); i < load.to(); i++) {
+      marks[i] =
+          medianOfFive(clock, i, load) < CLOCK_SHARE * top
+              && hottest[i] >= ceiling - CEILING_BAND_KELVIN;
+      any |= marks[i];
+    }
+    return new Throttling(
+        marks, any ? "the clock falling while the hottest core is at its ceiling" : "");
+  }
+
+  private static double medianOfFive(double[] y, int i, LoadStretch load) {
+    int from = Math.max(load.from(), i - 2);
+    int to = Math.min(load.to(), i + 3);
+    double[] window = Arrays.copyOfRange(y, from, to);
+    Arrays.sort(window);
+    return window[(window.length - 1) / 2];
+  }
+}

@@ -1,0 +1,93 @@
+package dev.ambershim.desktop.baseline;
+
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.picture.RunChart;
+import dev.ambershim.core.picture.RunLines;
+import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.desktop.shell.AnswerPane;
+import dev.ambershim.desktop.shell.Labels;
+import dev.ambershim.desktop.shell.RunRows;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.ShellView;
+import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.shell.StageView;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** How the chip runs before the work: the answer, the chart, the runs. */
+public final class BaselineView implements StageView {
+  private final ShellModel model;
+  private final AnswerPane answer = new AnswerPane(Stage.BASELINE.question(), "baseline-answer");
+  private final PictureView chart = new PictureView();
+  private final VBox chartPanel = new VBox(chart);
+  private final RunRows rows;
+  private final VBox node;
+
+  /** A view of the model's job. */
+  public BaselineView(ShellModel model, ShellView shell) {
+    this.model = model;
+    rows = new RunRows(model, shell);
+    chart.setId("baseline-chart");
+    chart.setMinHeight(240);
+    chart.setPrefHeight(300);
+    chartPanel.getStyleClass().add("panel");
+    VBox.setVgrow(chart, Priority.ALWAYS);
+    VBox.setVgrow(chartPanel, Priority.SOMETIMES);
+    Button add = new Button("Add logs from before the work  Ctrl+O");
+    add.setId("add-before");
+    add.getStyleClass().add("next");
+    add.setDisable(model.readOnly());
+    add.setOnAction(e -> shell.pickBefore());
+    HBox foot =
+        new HBox(
+            10,
+            add,
+            Labels.line(
+                "or drop them on the window: any delimited text with a line a sample.", "hint"));
+    foot.setAlignment(Pos.CENTER_LEFT);
+    node = new VBox(answer, chartPanel, rows, foot);
+    node.getStyleClass().add("stage");
+    model.assessmentProperty().addListener((o, was, is) -> refresh());
+    model.themeProperty().addListener((o, was, is) -> refresh());
+    refresh();
+  }
+
+  private void refresh() {
+    Assessment now = model.assessmentProperty().get();
+    if (now == null) {
+      return;
+    }
+    Notation notation = model.notationProperty().get();
+    List<RunResult> runs = now.runs(Side.BEFORE);
+    if (now.baseline().isPresent()) {
+      answer.show(now.baseline().get(), List.of(), notation);
+    } else if (runs.isEmpty()) {
+      answer.show("No run yet. Log a steady load for half an hour, and add the log here.");
+    } else {
+      answer.show("No run can be used yet. See below what each one lacks.");
+    }
+    List<RunChart.Line> lines = RunLines.of(runs);
+    chartPanel.setVisible(!lines.isEmpty());
+    chartPanel.setManaged(!lines.isEmpty());
+    chart.show((w, h) -> RunChart.of(lines, notation, w, h), model.themeProperty().get().dark());
+    rows.show(runs);
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+
+  @Override
+  public void toggleWorking() {
+    answer.toggleWorking();
+  }
+}

@@ -1,0 +1,183 @@
+package dev.ambershim.desktop.demo;
+
+import dev.ambershim.core.assembly.Build;
+import dev.ambershim.core.assembly.Cooler;
+import dev.ambershim.core.assembly.Joint;
+import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.forecast.Ladder;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.material.Filling;
+import dev.ambershim.core.material.Material;
+import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.logbook.store.Attachment;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.Readings;
+import dev.ambershim.logbook.store.StoredJob;
+import dev.ambershim.sensors.rig.RigLog;
+import dev.ambershim.sensors.rig.RigLog.Habit;
+import dev.ambershim.sensors.rig.RigSettings;
+import dev.ambershim.sensors.rig.SimulatedRig;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The bench of the invented Lantern Lane workshop. The truth behind its logs is the job's own
+ * ladder, with the inner joints made somewhat worse or better than usual, so that forecast and
+ * measurement agree without being the same.
+ */
+public final class DemoWorkshop {
+  private static final List<Double> EIGHT_LIDDED =
+      List.of(-6.5, 3.0, 8.5, 5.5, -9.0, 1.0, 4.5, -7.0);
+  private static final List<Double> EIGHT_FILMED =
+      List.of(-3.0, 1.5, 4.0, 2.5, -4.5, 0.5, 2.5, -3.5);
+  private static final List<Double> SIXTEEN =
+      List.of(
+          -4.0, 2.0, 3.5, 1.0, -2.5, 4.0, 0.5, -1.5, -3.5, 1.5, 3.0, 0.0, -2.0, 3.5, -1.0, -4.5);
+
+  private final Logbook logbook;
+
+  private DemoWorkshop(Logbook logbook) {
+    this.logbook = logbook;
+  }
+
+  /** Fills an empty logbook. */
+  public static void fill(Logbook logbook) {
+    DemoWorkshop workshop = new DemoWorkshop(logbook);
+    workshop.fennel();
+    StoredJob sorrel = workshop.sorrel();
+    logbook.keepSetting("lastJob", sorrel.id());
+  }
+
+  /** Paste under the lid, eight cores: opened, liquid metal, lid glued back. */
+  private StoredJob sorrel() {
+    Job start = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8");
+    Cooler cooler = new Cooler("Millpond 240 loop", 46, 42, 3.2, Material.COPPER, 0.12);
+    Job job =
+        words(
+            start,
+            "Sorrel S8, bench machine",
+            cooler,
+            start.before(),
+            start.after(),
+            "Bench machine by the window. The first run was on a hot afternoon and hit the limit;"
+                + " repeated next morning. Lid off with the vice tool, two faces filmed, four glue"
+                + " dots, cured overnight.");
+    double before = Ladder.of(job.chip(), cooler, job.before()).totalKelvinPerWatt() + 0.015;
+    double after = Ladder.of(job.chip(), cooler, job.after()).totalKelvinPerWatt() + 0.006;
+    List<Made> runs = new ArrayList<>();
+    runs.add(
+        new Made(
+            Side.BEFORE,
+            "sorrel-before-hot-afternoon.csv",
+            rig(EIGHT_LIDDED, 162, 4700, before, 29.5, 1.6, 96, 11),
+            LocalDateTime.of(2026, 6, 12, 15, 40)));
+    runs.add(
+        new Made(
+            Side.BEFORE,
+            "sorrel-before-morning.csv",
+            rig(EIGHT_LIDDED, 162, 4700, before, 21.4, 0.5, 105, 12),
+            LocalDateTime.of(2026, 6, 13, 8, 5)));
+    runs.add(
+        new Made(
+            Side.AFTER,
+            "sorrel-after.csv",
+            rig(EIGHT_FILMED, 159, 4700, after, 22.8, -0.3, 105, 13),
+            LocalDateTime.of(2026, 6, 15, 9, 20)));
+    return keep(job, runs, Habit.POINT);
+  }
+
+  /**
+   * Two chiplets and a hub die, soldered: lid left off, liquid metal straight to the cold plate.
+   */
+  private void fennel() {
+    Job start = Job.from(StartingPoint.DESKTOP_CHIPLETS_SOLDER, "Fennel F16");
+    Cooler cooler = new Cooler("Kiln 360 loop", 52, 46, 4.5, Material.COPPER, 0.085);
+    Joint bare = new Joint(Filling.LIQUID_METAL, 45, 20);
+    Build after = new Build(false, 0, start.before().inner(), bare);
+    Job job =
+        words(
+            start,
+            "Fennel F16, render box",
+            cooler,
+            start.before(),
+            after,
+            "Solder sheared off in five passes, dies scraped flat with a plastic edge. Frame cut down"
+                + " by 0.2 mm so that the cold plate comes down on the dies.");
+    double beforeTruth = Ladder.of(job.chip(), cooler, job.before()).totalKelvinPerWatt() + 0.004;
+    double afterTruth = Ladder.of(job.chip(), cooler, after).totalKelvinPerWatt() + 0.010;
+    List<Made> runs = new ArrayList<>();
+    runs.add(
+        new Made(
+            Side.BEFORE,
+            "fennel-before.csv",
+            rig(SIXTEEN, 214, 4450, beforeTruth, 24.1, 0.7, 105, 21),
+            LocalDateTime.of(2026, 8, 2, 18, 10)));
+    runs.add(
+        new Made(
+            Side.AFTER,
+            "fennel-after.csv",
+            rig(SIXTEEN, 211, 4450, afterTruth, 25.0, 0.4, 105, 22),
+            LocalDateTime.of(2026, 8, 4, 19, 30)));
+    keep(job, runs, Habit.COMMA);
+  }
+
+  private static Job words(
+      Job start, String title, Cooler cooler, Build before, Build after, String notes) {
+    return new Job(
+        title, notes, start.chip(), cooler, before, after, start.heatWatts(), 1, List.of());
+  }
+
+  private static RigSettings rig(
+      List<Double> offsets,
+      double watts,
+      double megahertz,
+      double kelvinPerWatt,
+      double room,
+      double drift,
+      double limit,
+      long seed) {
+    double slow = 0.1;
+    return new RigSettings(
+        offsets,
+        watts,
+        24,
+        megahertz,
+        kelvinPerWatt - slow,
+        slow,
+        4,
+        110,
+        room,
+        drift,
+        limit,
+        0.6,
+        60,
+        1800,
+        120,
+        seed);
+  }
+
+  private record Made(Side side, String file, RigSettings settings, LocalDateTime start) {}
+
+  private StoredJob keep(Job job, List<Made> runs, Habit habit) {
+    StoredJob stored = logbook.create(job);
+    for (Made made : runs) {
+      String text = RigLog.write(new SimulatedRig(made.settings()).run(), habit, made.start());
+      byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
+      String hash = Readings.sha256(bytes);
+      logbook.attach(
+          new Attachment(hash, made.file(), bytes),
+          Optional.of(LogReader.read(made.file(), bytes)));
+      stored =
+          logbook.edit(
+              stored.id(),
+              "run " + made.side().words() + ": " + made.file(),
+              stored.job().withRun(RunEntry.of(made.side(), made.file(), hash)));
+    }
+    return stored;
+  }
+}

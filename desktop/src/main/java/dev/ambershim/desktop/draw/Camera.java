@@ -1,0 +1,61 @@
+package dev.ambershim.desktop.draw;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import javafx.animation.AnimationTimer;
+import javafx.scene.Scene;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javax.imageio.ImageIO;
+
+/** Takes a scene's picture. */
+public final class Camera {
+  private Camera() {}
+
+  /** Runs something once the scene has been laid out and painted. */
+  public static void afterNextFrames(Scene scene, Runnable then) {
+    new AnimationTimer() {
+      private int frames;
+
+      @Override
+      public void handle(long now) {
+        scene.getRoot().applyCss();
+        if (++frames == 3) {
+          stop();
+          then.run();
+        }
+      }
+    }.start();
+  }
+
+  /**
+   * Writes the scene as PNG. Call on the JavaFX thread; encoding and writing are done off it.
+   *
+   * @return the thread that writes, to be waited for before the process ends
+   */
+  public static Thread take(Scene scene, Path target) {
+    WritableImage image = scene.snapshot(null);
+    int width = (int) image.getWidth();
+    int height = (int) image.getHeight();
+    int[] pixels = new int[width * height];
+    image
+        .getPixelReader()
+        .getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
+    Thread writer =
+        new Thread(
+            () -> {
+              BufferedImage picture = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+              picture.setRGB(0, 0, width, height, pixels, 0, width);
+              try {
+                ImageIO.write(picture, "png", target.toFile());
+              } catch (IOException e) {
+                throw new UncheckedIOException(e);
+              }
+            },
+            "camera");
+    writer.start();
+    return writer;
+  }
+}

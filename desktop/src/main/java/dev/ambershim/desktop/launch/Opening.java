@@ -1,0 +1,85 @@
+package dev.ambershim.desktop.launch;
+
+import dev.ambershim.desktop.demo.DemoWorkshop;
+import dev.ambershim.desktop.shell.Opened;
+import dev.ambershim.desktop.work.Failures;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Logbook;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Comparator;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
+
+/** Opens a logbook on a thread of its own, so that JavaFX can start meanwhile. */
+public final class Opening {
+  /** System property that names a folder with the demo's logbook ready made. */
+  static final String READY_DEMO = "ambershim.demo";
+
+  private Opening() {}
+
+  /** Opens the logbook that the options ask for. */
+  public static CompletableFuture<Opened> start(LaunchOptions options) {
+    CompletableFuture<Opened> opened = new CompletableFuture<>();
+    Thread thread =
+        new Thread(
+            () -> {
+              try {
+                opened.complete(Opened.of(open(options)));
+              } catch (RuntimeException | Error e) {
+                opened.completeExceptionally(e);
+              }
+            },
+            "opening");
+    thread.setDaemon(true);
+    thread.start();
+    return opened;
+  }
+
+  private static Logbook open(LaunchOptions options) {
+    if (options.demo()) {
+      return demo();
+    }
+    Logbook logbook =
+        Logbook.open(
+            options.logbook(),
+            options.readOnly() ? Access.READ_ONLY : Access.WRITE,
+            Clock.systemUTC());
+    Failures.logTo(options.logbook());
+    return logbook;
+  }
+
+  /** The demo in a scratch folder that goes when the process ends. */
+  public static Logbook demo() {
+    try {
+      Path scratch = Files.createTempDirectory("amber-shim-demo");
+      Runtime.getRuntime().addShutdownHook(new Thread(() -> remove(scratch)));
+      Failures.logTo(scratch);
+      String ready = System.getProperty(READY_DEMO, "");
+      boolean made = !ready.isEmpty() && Files.isRegularFile(Path.of(ready, "logbook.sqlite"));
+      if (made) {
+        Files.copy(Path.of(ready, "logbook.sqlite"), scratch.resolve("logbook.sqlite"));
+      }
+      Logbook logbook = Logbook.open(scratch, Access.WRITE, Clock.systemUTC());
+      if (!made) {
+        DemoWorkshop.fill(logbook);
+      }
+      return logbook;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static void remove(Path folder) {
+    try (Stream<Path> all = Files.walk(folder)) {
+      for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
+        Files.deleteIfExists(path);
+      }
+    } catch (IOException ignored) {
+      // A scratch folder left behind harms nobody; the system clears its temporary files.
+    }
+  }
+}

@@ -1,0 +1,73 @@
+package dev.ambershim.desktop.launch;
+
+import dev.ambershim.desktop.demo.DemoWorkshop;
+import dev.ambershim.desktop.draw.Camera;
+import dev.ambershim.desktop.shell.Opened;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.theme.Theme;
+import dev.ambershim.desktop.work.FilePicker;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Logbook;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+
+/**
+ * Run once after a build: makes the demo's logbook, and shows the window once so that the virtual
+ * machine can keep its classes ready for quicker starts.
+ */
+public final class Warmup extends Application {
+  private static volatile Path ready;
+
+  /**
+   * Makes the demo in a folder, shows the window, ends.
+   *
+   * @param arguments the folder
+   */
+  public static void main(String[] arguments) throws IOException {
+    ready = Path.of(arguments[0]);
+    if (!Files.exists(ready.resolve("logbook.sqlite"))) {
+      Path making = ready.resolveSibling("demo.new");
+      Files.createDirectories(making);
+      try (Logbook logbook = Logbook.open(making, Access.WRITE, Clock.systemUTC())) {
+        DemoWorkshop.fill(logbook);
+      }
+      Files.move(making, ready);
+    }
+    launch(Warmup.class);
+  }
+
+  @Override
+  public void start(javafx.stage.Stage stage) {
+    Theme.loadFonts();
+    Thread opener =
+        new Thread(
+            () -> {
+              Opened opened = Opened.of(Opening.demo());
+              Platform.runLater(() -> show(stage, opened));
+            });
+    opener.start();
+  }
+
+  private static void show(javafx.stage.Stage stage, Opened opened) {
+    ShellModel model = new ShellModel(opened);
+    Scene scene = Window.scene(model, FilePicker.over(stage));
+    Window.show(stage, scene, model, "");
+    Camera.afterNextFrames(
+        scene,
+        () -> {
+          model.stageProperty().set(Stage.WEIGH);
+          Camera.afterNextFrames(
+              scene,
+              () -> {
+                model.close();
+                Platform.exit();
+              });
+        });
+  }
+}

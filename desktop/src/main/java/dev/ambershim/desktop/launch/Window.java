@@ -1,0 +1,77 @@
+package dev.ambershim.desktop.launch;
+
+import dev.ambershim.desktop.baseline.BaselineView;
+import dev.ambershim.desktop.prove.ProveView;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.ShellView;
+import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.weigh.WeighView;
+import dev.ambershim.desktop.work.FilePicker;
+import java.util.Map;
+import javafx.scene.Scene;
+import javafx.stage.Screen;
+
+/** The main window: a scene with the shell and all stages that are built. */
+public final class Window {
+  private static final double WIDTH = 1280;
+  private static final double HEIGHT = 800;
+
+  private Window() {}
+
+  /** A scene of the usual size, dressed in the person's theme. */
+  public static Scene scene(ShellModel model, FilePicker picker) {
+    ShellView shell =
+        new ShellView(
+            model,
+            picker,
+            view ->
+                Map.of(
+                    Stage.WEIGH,
+                    () -> new WeighView(model),
+                    Stage.BASELINE,
+                    () -> new BaselineView(model, view),
+                    Stage.PROVE,
+                    () -> new ProveView(model, view)));
+    Scene scene = new Scene(shell, WIDTH, HEIGHT);
+    model.themeProperty().get().dress(scene);
+    model.themeProperty().addListener((o, was, is) -> is.dress(scene));
+    return scene;
+  }
+
+  /** Puts the scene on a window and remembers where the person leaves it. */
+  public static void show(javafx.stage.Stage stage, Scene scene, ShellModel model, String place) {
+    stage.setTitle("Amber Shim");
+    stage.setScene(scene);
+    stage.setMinWidth(1024);
+    stage.setMinHeight(640);
+    restore(stage, place);
+    stage.setOnCloseRequest(
+        e ->
+            model.keepWindow(
+                Math.round(stage.getX())
+                    + ","
+                    + Math.round(stage.getY())
+                    + ","
+                    + Math.round(stage.getWidth())
+                    + ","
+                    + Math.round(stage.getHeight())));
+    stage.show();
+  }
+
+  private static void restore(javafx.stage.Stage stage, String place) {
+    if (!place.matches("-?\\d+,-?\\d+,\\d+,\\d+")) {
+      return;
+    }
+    String[] parts = place.split(",", -1);
+    double x = Double.parseDouble(parts[0]);
+    double y = Double.parseDouble(parts[1]);
+    // A screen that is gone must not take the window with it.
+    boolean onScreen = !Screen.getScreensForRectangle(x + 40, y + 10, 200, 60).isEmpty();
+    if (onScreen) {
+      stage.setX(x);
+      stage.setY(y);
+      stage.setWidth(Double.parseDouble(parts[2]));
+      stage.setHeight(Double.parseDouble(parts[3]));
+    }
+  }
+}

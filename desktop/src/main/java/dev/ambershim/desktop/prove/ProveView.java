@@ -1,0 +1,107 @@
+package dev.ambershim.desktop.prove;
+
+import dev.ambershim.core.finding.Finding;
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.picture.RunChart;
+import dev.ambershim.core.picture.RunLines;
+import dev.ambershim.core.runlog.Comparison;
+import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.desktop.shell.AnswerPane;
+import dev.ambershim.desktop.shell.Labels;
+import dev.ambershim.desktop.shell.RunRows;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.ShellView;
+import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.shell.StageView;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The verdict, both sides' runs on one chart, and the runs. */
+public final class ProveView implements StageView {
+  private final ShellModel model;
+  private final AnswerPane answer = new AnswerPane(Stage.PROVE.question(), "verdict");
+  private final PictureView chart = new PictureView();
+  private final VBox chartPanel = new VBox(chart);
+  private final RunRows rows;
+  private final VBox node;
+
+  /** A view of the model's job. */
+  public ProveView(ShellModel model, ShellView shell) {
+    this.model = model;
+    rows = new RunRows(model, shell);
+    chart.setId("prove-chart");
+    chart.setMinHeight(240);
+    chart.setPrefHeight(300);
+    chartPanel.getStyleClass().add("panel");
+    VBox.setVgrow(chart, Priority.ALWAYS);
+    VBox.setVgrow(chartPanel, Priority.SOMETIMES);
+    Button before = new Button("Add logs from before  Ctrl+O");
+    before.setId("prove-add-before");
+    before.setOnAction(e -> shell.pickBefore());
+    Button after = new Button("Add logs from after  Ctrl+Shift+O");
+    after.setId("add-after");
+    after.getStyleClass().add("next");
+    after.setOnAction(e -> shell.pickAfter());
+    before.setDisable(model.readOnly());
+    after.setDisable(model.readOnly());
+    HBox foot = new HBox(10, after, before, Labels.line("or drop them on the window.", "hint"));
+    foot.setAlignment(Pos.CENTER_LEFT);
+    node = new VBox(answer, chartPanel, rows, foot);
+    node.getStyleClass().add("stage");
+    model.assessmentProperty().addListener((o, was, is) -> refresh());
+    model.themeProperty().addListener((o, was, is) -> refresh());
+    refresh();
+  }
+
+  private void refresh() {
+    Assessment now = model.assessmentProperty().get();
+    if (now == null) {
+      return;
+    }
+    Notation notation = model.notationProperty().get();
+    if (now.comparison().isPresent()) {
+      Comparison comparison = now.comparison().get();
+      List<String> reasons = new ArrayList<>(comparison.reasons());
+      reasons.remove(comparison.sentence());
+      reasons.add(0, now.expected());
+      answer.show(comparison.finding(), reasons, notation);
+    } else {
+      answer.show(missing(now));
+    }
+    List<RunChart.Line> lines = RunLines.of(now.runs());
+    chartPanel.setVisible(!lines.isEmpty());
+    chartPanel.setManaged(!lines.isEmpty());
+    chart.show((w, h) -> RunChart.of(lines, notation, w, h), model.themeProperty().get().dark());
+    rows.show(now.runs());
+  }
+
+  private static String missing(Assessment now) {
+    boolean before = now.runs(Side.BEFORE).stream().anyMatch(r -> r.analysis().isPresent());
+    boolean after = now.runs(Side.AFTER).stream().anyMatch(r -> r.analysis().isPresent());
+    if (!before && !after) {
+      return "Add a log from before the work and one from after it.";
+    }
+    return before
+        ? now.baseline().map(Finding::sentence).orElse("")
+            + " Add a log from after the work to compare."
+        : "Add a log from before the work to compare.";
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+
+  @Override
+  public void toggleWorking() {
+    answer.toggleWorking();
+  }
+}

@@ -1,0 +1,177 @@
+package dev.ambershim.desktop.screenshots;
+
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.picture.SectionPicture;
+import dev.ambershim.desktop.draw.Camera;
+import dev.ambershim.desktop.launch.Opening;
+import dev.ambershim.desktop.launch.Window;
+import dev.ambershim.desktop.shell.Opened;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.ShellView;
+import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.theme.Theme;
+import dev.ambershim.desktop.work.FilePicker;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+
+/** Draws every main view at 1280×800 from the demo. */
+public final class Screenshots extends Application {
+  private static final Queue<Thread> WRITERS = new ConcurrentLinkedQueue<>();
+  private static volatile Path folder;
+
+  private record Shot(String name, Runnable prepare) {}
+
+  private final Deque<Shot> shots = new ArrayDeque<>();
+  private ShellModel model;
+  private ShellView shell;
+  private Scene scene;
+
+  /**
+   * Draws into a folder, and ends.
+   *
+   * @param target the folder, made if missing
+   */
+  public static void draw(Path target) {
+    try {
+      Files.createDirectories(target);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    folder = target;
+    launch(Screenshots.class);
+    for (Thread writer : WRITERS) {
+      try {
+        writer.join();
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+    }
+  }
+
+  @Override
+  public void start(javafx.stage.Stage stage) {
+    Theme.loadFonts();
+    Thread opener =
+        new Thread(
+            () -> {
+              Opened opened = Opened.of(Opening.demo());
+              Platform.runLater(() -> begin(stage, opened));
+            });
+    opener.start();
+  }
+
+  private void begin(javafx.stage.Stage stage, Opened opened) {
+    model = new ShellModel(opened);
+    scene = Window.scene(model, FilePicker.over(stage));
+    shell = (ShellView) scene.getRoot();
+    Window.show(stage, scene, model, "");
+    String fennel =
+        model.jobs().stream()
+            .filter(j -> j.title().startsWith("Fennel"))
+            .findFirst()
+            .orElseThrow()
+            .id();
+    shots.add(new Shot("weigh", () -> go(Stage.WEIGH)));
+    shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
+    shots.add(new Shot("prove", () -> go(Stage.PROVE)));
+    shots.add(new Shot("working", () -> press(KeyCode.W, true)));
+    shots.add(
+        new Shot(
+            "columns",
+            () -> {
+              press(KeyCode.W, true);
+              shell.showColumns(model.assessmentProperty().get().runs().get(0));
+            }));
+    shots.add(
+        new Shot(
+            "logbook",
+            () -> {
+              shell.closeSheet();
+              press(KeyCode.L, true);
+            }));
+    shots.add(
+        new Shot(
+            "keys",
+            () -> {
+              shell.closeSheet();
+              press(KeyCode.F1, false);
+            }));
+    shots.add(
+        new Shot(
+            "stage-to-come",
+            () -> {
+              shell.closeSheet();
+              go(Stage.OPEN);
+            }));
+    shots.add(
+        new Shot(
+            "prove-paper",
+            () -> {
+              model.setTheme(Theme.PAPER);
+              model.partProperty().set(SectionPicture.OUTER);
+              model.open(fennel);
+              go(Stage.PROVE);
+            }));
+    shots.add(
+        new Shot(
+            "weigh-paper",
+            () -> {
+              model.sideProperty().set(Side.BEFORE);
+              go(Stage.WEIGH);
+            }));
+    next();
+  }
+
+  private void go(Stage stage) {
+    model.stageProperty().set(stage);
+  }
+
+  private void press(KeyCode code, boolean control) {
+    shell.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, control, false, false));
+  }
+
+  private void next() {
+    Shot shot = shots.poll();
+    if (shot == null) {
+      Platform.exit();
+      return;
+    }
+    shot.prepare().run();
+    whenIdle(
+        () -> {
+          WRITERS.add(Camera.take(scene, folder.resolve(shot.name() + ".png")));
+          next();
+        });
+  }
+
+  /** Waits until the line of work is empty and what it brought is painted. */
+  private void whenIdle(Runnable then) {
+    Camera.afterNextFrames(
+        scene,
+        () -> {
+          if (model.work().busyProperty().get()) {
+            whenIdle(then);
+          } else {
+            Camera.afterNextFrames(scene, then);
+          }
+        });
+  }
+
+  @Override
+  public void stop() {
+    if (model != null) {
+      model.close();
+    }
+  }
+}

@@ -1,0 +1,140 @@
+package dev.ambershim.desktop.shell;
+
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runlog.RunAnalysis;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Runs in words, a row a run, with what can be done to each. */
+public final class RunRows extends VBox {
+  private final ShellModel model;
+  private final ShellView shell;
+
+  /** No rows yet. */
+  public RunRows(ShellModel model, ShellView shell) {
+    super(4);
+    this.model = model;
+    this.shell = shell;
+    getStyleClass().add("panel");
+  }
+
+  /** Shows runs. */
+  public void show(List<RunResult> runs) {
+    getChildren().clear();
+    for (RunResult run : runs) {
+      getChildren().add(row(run));
+    }
+    setVisible(!runs.isEmpty());
+    setManaged(!runs.isEmpty());
+  }
+
+  private VBox row(RunResult run) {
+    Side side = run.entry().side();
+    Label which = Labels.line(side.words(), side == Side.BEFORE ? "side-before" : "side-after");
+    Label name = Labels.line(run.entry().fileName(), "strong");
+    Side other = side == Side.BEFORE ? Side.AFTER : Side.BEFORE;
+    Button columns = button("Columns", "columns-" + run.index(), () -> shell.showColumns(run));
+    Button move =
+        button(
+            "To " + other.words(), "move-" + run.index(), () -> model.moveRun(run.index(), other));
+    Button remove = button("Remove", "remove-" + run.index(), () -> model.removeRun(run.index()));
+    move.setDisable(model.readOnly());
+    remove.setDisable(model.readOnly());
+    HBox head = new HBox(which, name, Labels.spring(), columns, move, remove);
+    head.getStyleClass().add("run-row");
+    VBox box = new VBox(2, head);
+    if (run.problem().isPresent()) {
+      box.getChildren().add(Labels.wrapped(run.problem().get().getMessage(), "hint", "wrong"));
+    }
+    run.analysis().ifPresent(a -> figures(box, run, a));
+    return box;
+  }
+
+  private void figures(VBox box, RunResult run, RunAnalysis a) {
+    Notation n = model.notationProperty().get();
+    if (a.unfit().isPresent()) {
+      box.getChildren()
+          .add(Labels.wrapped("Does not count: " + a.unfit().get() + ".", "hint", "wrong"));
+    }
+    if (a.settledSamples() > 0) {
+      String text =
+          (a.hasRoom() ? "Rise " + n.text(a.riseKelvin(), Unit.KELVIN) + ", " : "")
+              + "mean "
+              + n.text(a.meanCoreCelsius(), Unit.CELSIUS)
+              + ", hottest core "
+              + n.text(a.hottestCoreCelsius(), Unit.CELSIUS)
+              + (Double.isNaN(a.spreadKelvin())
+                  ? ""
+                  : ", spread " + n.text(a.spreadKelvin(), Unit.KELVIN))
+              + (a.powerWatts() > 0
+                  ? ", "
+                      + n.text(a.powerWatts(), Unit.WATT)
+                      + (a.hasRoom()
+                          ? ", " + n.text(a.resistanceKelvinPerWatt(), Unit.KELVIN_PER_WATT)
+                          : "")
+                  : "")
+              + "; settled "
+              + Math.round(a.plateauSeconds() / 60)
+              + " min.";
+      box.getChildren().add(Labels.wrapped(text));
+    }
+    a.remarks().forEach(r -> box.getChildren().add(Labels.wrapped(r, "hint")));
+    run.log().notes().remarks().forEach(r -> box.getChildren().add(Labels.wrapped(r, "hint")));
+    if (run.log().with(Role.ROOM).isEmpty()) {
+      box.getChildren().add(room(run));
+    }
+  }
+
+  private HBox room(RunResult run) {
+    Notation n = model.notationProperty().get();
+    TextField field = new TextField();
+    field.setId("room-" + run.index());
+    field.setDisable(model.readOnly());
+    run.entry().typedRoom().ifPresent(c -> field.setText(n.editable(c, Unit.CELSIUS)));
+    Label hint = Labels.line("Read a thermometer at the cooler's intake.", "hint");
+    Runnable keep =
+        () -> {
+          try {
+            model.setRoom(run.index(), field.getText());
+          } catch (Problem problem) {
+            hint.setText(problem.what() + " " + problem.remedy());
+            hint.getStyleClass().add("wrong");
+          }
+        };
+    field.setOnAction(e -> keep.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was) {
+                keep.run();
+              }
+            });
+    HBox row =
+        new HBox(
+            Labels.line("Room air"), field, Labels.line(n.symbol(Unit.CELSIUS), "quiet"), hint);
+    row.getStyleClass().add("field-row");
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  private static Button button(String words, String id, Runnable action) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.getStyleClass().add("small");
+    button.setTooltip(new Tooltip(words));
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+}

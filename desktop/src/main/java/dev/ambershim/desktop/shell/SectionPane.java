@@ -1,0 +1,169 @@
+package dev.ambershim.desktop.shell;
+
+import dev.ambershim.core.job.Choice;
+import dev.ambershim.core.job.Field;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobFields;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.picture.SectionPicture;
+import dev.ambershim.desktop.draw.PictureView;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The section, always in sight, and what is known of the layer that is picked in it. */
+final class SectionPane extends VBox {
+  private final ShellModel model;
+  private final PictureView picture = new PictureView();
+  private final VBox editor = new VBox(7);
+  private final Label gap = Labels.wrapped("", "hint");
+  private String shown = "";
+
+  SectionPane(ShellModel model) {
+    this.model = model;
+    getStyleClass().add("section-column");
+    picture.setId("section");
+    picture.setMinHeight(318);
+    picture.setPrefHeight(318);
+    picture.onPick(model.partProperty()::set);
+    ScrollPane scroll = new ScrollPane(editor);
+    scroll.setFitToWidth(true);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(sides(), picture, gap, parts(), scroll);
+    model.jobProperty().addListener((o, was, is) -> refresh());
+    model.sideProperty().addListener((o, was, is) -> refresh());
+    model.themeProperty().addListener((o, was, is) -> refresh());
+    model.notationProperty().addListener((o, was, is) -> refresh());
+    model.partProperty().addListener((o, was, is) -> refresh());
+    refresh();
+  }
+
+  private HBox sides() {
+    ToggleGroup group = new ToggleGroup();
+    HBox row = new HBox(6, Labels.line("The section", "strong"), Labels.spring());
+    row.setAlignment(Pos.CENTER_LEFT);
+    for (Side side : Side.values()) {
+      ToggleButton button = new ToggleButton(side.words());
+      button.setId("section-" + side.words());
+      button.getStyleClass().setAll("part-button");
+      button.setToggleGroup(group);
+      button.setOnAction(
+          e -> {
+            model.sideProperty().set(side);
+            button.setSelected(true);
+          });
+      Runnable follow = () -> button.setSelected(model.sideProperty().get() == side);
+      model.sideProperty().addListener((o, was, is) -> follow.run());
+      follow.run();
+      row.getChildren().add(button);
+    }
+    return row;
+  }
+
+  /** The layers from the top down, as they lie in the section. */
+  private FlowPane parts() {
+    ToggleGroup group = new ToggleGroup();
+    FlowPane row = new FlowPane(5, 5);
+    for (String part :
+        List.of(
+            SectionPicture.PLATE,
+            SectionPicture.OUTER,
+            SectionPicture.LID,
+            SectionPicture.INNER,
+            SectionPicture.DIE,
+            SectionPicture.SUBSTRATE,
+            JobFields.JOB)) {
+      ToggleButton button = new ToggleButton(part);
+      button.setId("part-" + part.replace(' ', '-'));
+      button.getStyleClass().setAll("part-button");
+      button.setToggleGroup(group);
+      button.setOnAction(
+          e -> {
+            model.partProperty().set(part);
+            button.setSelected(true);
+          });
+      Runnable follow = () -> button.setSelected(model.partProperty().get().equals(part));
+      model.partProperty().addListener((o, was, is) -> follow.run());
+      follow.run();
+      row.getChildren().add(button);
+    }
+    return row;
+  }
+
+  private void refresh() {
+    Job job = model.jobProperty().get();
+    setVisible(job != null);
+    if (job == null) {
+      return;
+    }
+    Side side = model.sideProperty().get();
+    picture.show(
+        (w, h) ->
+            SectionPicture.of(
+                job.chip(), job.cooler(), job.build(side), model.notationProperty().get(), w, h),
+        model.themeProperty().get().dark());
+    picture.pick(model.partProperty().get());
+    gap.setText(gapWords(job, side));
+    gap.setManaged(!gap.getText().isEmpty());
+    // Rebuilding the rows while one has the keyboard would take it away, so only what changes does.
+    String now =
+        job.hashCode() + side.words() + model.partProperty().get() + model.notationProperty().get();
+    if (!now.equals(shown)) {
+      shown = now;
+      fill(job, side, model.partProperty().get());
+    }
+  }
+
+  private void fill(Job job, Side side, String part) {
+    String focused =
+        getScene() == null || getScene().getFocusOwner() == null
+            ? ""
+            : String.valueOf(getScene().getFocusOwner().getId());
+    editor.getChildren().clear();
+    for (Choice choice : JobFields.choices(part, side)) {
+      ComboBox<String> box = new ComboBox<>();
+      box.setId("choice-" + choice.path().replace('.', '-'));
+      box.getItems().setAll(choice.options());
+      box.setValue(choice.read(job));
+      box.setDisable(model.readOnly());
+      box.setOnAction(e -> model.choose(choice, box.getValue()));
+      HBox row = new HBox(Labels.line(choice.label()), Labels.spring(), box);
+      row.getStyleClass().add("field-row");
+      editor.getChildren().add(row);
+    }
+    for (Field field : JobFields.figures(job, part, side)) {
+      editor.getChildren().add(new FieldRow(model, field));
+    }
+    if (!focused.isEmpty() && lookup("#" + focused) != null) {
+      lookup("#" + focused).requestFocus();
+    }
+  }
+
+  /** Says when the bond line and what cavity, glue and die leave do not agree. */
+  private String gapWords(Job job, Side side) {
+    if (!job.build(side).lidOn()) {
+      return "";
+    }
+    double gapLeft = job.build(side).innerGapMicrometres(job.chip());
+    double line = job.build(side).inner().bondLineMicrometres();
+    if (Math.abs(gapLeft - line) <= 25) {
+      return "";
+    }
+    String left = model.notationProperty().get().text(gapLeft, Unit.MICROMETRE);
+    return gapLeft < 0
+        ? "The hollow is shallower than the die: the lid rests on the die, and glue must fill the"
+            + " rest ("
+            + left
+            + ")."
+        : "Hollow, glue and die leave a gap of " + left + "; the bond line says otherwise.";
+  }
+}

@@ -1,0 +1,59 @@
+package dev.ambershim.desktop.shell;
+
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+
+/**
+ * The shelf at the foot of every stage: the last message, work under way, and whether all is safe.
+ */
+final class Shelf extends HBox {
+  private final Label message = Labels.line("");
+
+  Shelf(ShellModel model) {
+    getStyleClass().add("shelf");
+    message.setId("message");
+    message.setMaxWidth(Double.MAX_VALUE);
+    Label name = Labels.line("", "quiet");
+    name.textProperty().bind(model.work().nameProperty());
+    ProgressBar bar = new ProgressBar();
+    bar.progressProperty().bind(model.work().shareProperty());
+    bar.setPrefWidth(140);
+    Button cancel = new Button("Cancel");
+    cancel.setId("cancel");
+    cancel.setOnAction(e -> model.work().cancelRunning());
+    HBox progress = new HBox(8, name, bar, cancel);
+    progress.setAlignment(Pos.CENTER_LEFT);
+    progress.visibleProperty().bind(model.work().nameProperty().isNotEmpty());
+    progress.managedProperty().bind(progress.visibleProperty());
+    Label saved = Labels.line("", "quiet");
+    saved.setId("saved");
+    saved
+        .textProperty()
+        .bind(
+            Bindings.when(model.work().busyProperty())
+                .then("Saving…")
+                .otherwise(model.readOnly() ? "Read-only" : "All changes saved"));
+    saved.setMinWidth(120);
+    getChildren().addAll(message, Labels.spring(), progress, saved);
+    model.messageProperty().addListener((o, was, is) -> show(is));
+    show(model.messageProperty().get());
+  }
+
+  private void show(Message said) {
+    message.getStyleClass().remove("problem");
+    if (said == null) {
+      message.setText("");
+      return;
+    }
+    message.setText((said.problem() ? "⚠ " : "") + said.text());
+    message.setTooltip(new Tooltip(said.text()));
+    if (said.problem()) {
+      message.getStyleClass().add("problem");
+    }
+  }
+}

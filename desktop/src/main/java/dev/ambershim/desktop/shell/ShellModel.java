@@ -1,0 +1,477 @@
+package dev.ambershim.desktop.shell;
+
+import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.Choice;
+import dev.ambershim.core.job.Field;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.picture.SectionPicture;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.desktop.theme.Theme;
+import dev.ambershim.desktop.work.Work;
+import dev.ambershim.logbook.bundle.JobBundle;
+import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.logbook.report.ReportFiles;
+import dev.ambershim.logbook.store.Attachment;
+import dev.ambershim.logbook.store.JobHead;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.Readings;
+import dev.ambershim.logbook.store.StoredJob;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+
+/**
+ * The state that all stages share, and everything a person can do to it. Properties change on the
+ * JavaFX thread; the logbook and all reckoning are reached only through the line of work.
+ */
+public final class ShellModel implements AutoCloseable {
+  private final Logbook logbook;
+  private final Work work;
+  private final Map<String, RunLog> logs = new ConcurrentHashMap<>();
+  private final ReadOnlyObjectWrapper<StoredJob> stored = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Assessment> assessment = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
+  private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.WEIGH);
+  private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.AFTER);
+  private final StringProperty part = new SimpleStringProperty(SectionPicture.INNER);
+  private final ReadOnlyObjectWrapper<Theme> theme = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Notation> notation = new ReadOnlyObjectWrapper<>();
+  private final ObservableList<JobHead> jobs = FXCollections.observableArrayList();
+  private final List<Message> history = new ArrayList<>();
+  private int unsaved;
+
+  /** Starts from an opened logbook. */
+  public ShellModel(Opened opened) {
+    logbook = opened.logbook();
+    work = new Work(this::hear);
+    logs.putAll(opened.logs());
+    theme.set(opened.preferences().theme());
+    notation.set(opened.preferences().notation());
+    jobs.setAll(opened.jobs());
+    opened.stored().ifPresent(this::take);
+    opened.assessment().ifPresent(assessment::set);
+    if (assessment.get() != null && assessment.get().comparison().isPresent()) {
+      stage.set(Stage.PROVE);
+    }
+    if (logbook.readOnly()) {
+      say("This logbook is open in another window, so it is read-only here.");
+    }
+  }
+
+  private void take(StoredJob now) {
+    stored.set(now);
+    job.set(now.job());
+  }
+
+  /** Everything the person may want to read of what was said. */
+  public List<Message> history() {
+    return List.copyOf(history);
+  }
+
+  private void hear(Problem problem) {
+    note(new Message(problem.getMessage(), true));
+    unsaved = 0;
+    // What is on screen must be what is kept, so after a failure the kept state is shown again.
+    if (stored.get() != null && !job.get().equals(stored.get().job())) {
+      take(stored.get());
+      reckon();
+    }
+  }
+
+  private void say(String text) {
+    note(new Message(text, false));
+  }
+
+  private void note(Message said) {
+    history.add(said);
+    message.set(said);
+  }
+
+  /** Opens another job. */
+  public void open(String id) {
+    work.submit(
+        "opening the job",
+        progress -> {
+          StoredJob now = logbook.load(id);
+          logbook.keepSetting("lastJob", id);
+          Opened.fetch(logbook, now, logs);
+          return new Step(now, Assessment.of(now.job(), logs, notation.get()), logbook.list());
+        },
+        this::show);
+  }
+
+  private record Step(StoredJob stored, Assessment assessment, List<JobHead> jobs) {}
+
+  private void show(Step step) {
+    unsaved = Math.max(0, unsaved - 1);
+    if (unsaved == 0) {
+      take(step.stored());
+      assessment.set(step.assessment());
+    } else {
+      stored.set(step.stored());
+    }
+    jobs.setAll(step.jobs());
+  }
+
+  private Step step(StoredJob now) {
+    return new Step(now, Assessment.of(now.job(), logs, notation.get()), logbook.list());
+  }
+
+  /** Begins a new job. */
+  public void create(StartingPoint point, String title) {
+    String name = title.isBlank() ? "New chip" : title.strip();
+    work.submit(
+        "",
+        progress -> {
+          StoredJob now = logbook.create(Job.from(point, name));
+          logbook.keepSetting("lastJob", now.id());
+          return step(now);
+        },
+        step -> {
+          show(step);
+          stage.set(Stage.WEIGH);
+          say("New job \"" + name + "\". Check the figures layer by layer in the section.");
+        });
+  }
+
+  /**
+   * Changes the job: on screen at once, in the logbook right after, worked out anew after that.
+   *
+   * @param what the edit in words
+   */
+  public void edit(String what, UnaryOperator<Job> change) {
+    if (job.get() == null) {
+      return;
+    }
+    Job changed = change.apply(job.get());
+    if (changed.equals(job.get())) {
+      return;
+    }
+    String id = stored.get().id();
+    job.set(changed);
+    unsaved++;
+    work.submit("", progress -> step(logbook.edit(id, what, changed)), this::show);
+  }
+
+  /**
+   * Edits a figure as it was typed.
+   *
+   * @throws Problem if it is no figure or out of range
+   */
+  public void type(Field field, String typed) {
+    double value = notation.get().read(typed, field.unit(), field.label());
+    Job changed = field.write(job.get(), value, notation.get());
+    edit(field.label(), old -> changed);
+  }
+
+  /** Picks an option. */
+  public void choose(Choice choice, String option) {
+    edit(choice.label(), old -> choice.write(old, option));
+  }
+
+  /** Takes the last edit back. */
+  public void undo() {
+    travel(true);
+  }
+
+  /** Brings the edit again that was taken back. */
+  public void redo() {
+    travel(false);
+  }
+
+  private void travel(boolean back) {
+    if (stored.get() == null) {
+      return;
+    }
+    String id = stored.get().id();
+    String what = (back ? stored.get().undo() : stored.get().redo()).orElse("");
+    if (what.isEmpty() && unsaved == 0) {
+      say(back ? "There is nothing to undo." : "There is nothing to redo.");
+      return;
+    }
+    unsaved++;
+    work.submit(
+        "",
+        progress -> {
+          StoredJob now = back ? logbook.undo(id) : logbook.redo(id);
+          Opened.fetch(logbook, now, logs);
+          return step(now);
+        },
+        step -> {
+          show(step);
+          say((back ? "Undone: " : "Done again: ") + what + ".");
+        });
+  }
+
+  /** Takes logs into the job. */
+  public void addLogs(List<Path> files, Side to) {
+    if (job.get() == null) {
+      say("Begin a job first: press Ctrl+N.");
+      return;
+    }
+    String id = stored.get().id();
+    for (Path file : files) {
+      String name = file.getFileName().toString();
+      unsaved++;
+      work.submit(
+          "reading " + name,
+          progress -> {
+            byte[] bytes = LogFiles.read(file);
+            RunLog log = LogReader.read(name, bytes, progress);
+            String hash = Readings.sha256(bytes);
+            StoredJob now = logbook.load(id);
+            if (now.job().runs(to).stream().anyMatch(r -> r.sha256().equals(hash))) {
+              return new Taken(step(now), name + " is already among the runs " + to.words() + ".");
+            }
+            logbook.attach(new Attachment(hash, name, bytes), Optional.of(log));
+            logs.put(hash, log);
+            Job with = now.job().withRun(RunEntry.of(to, name, hash));
+            StoredJob kept = logbook.edit(id, "run " + to.words() + ": " + name, with);
+            return new Taken(step(kept), told(name, to, log));
+          },
+          taken -> {
+            show(taken.step());
+            say(taken.words());
+          });
+    }
+    stage.set(to == Side.BEFORE ? Stage.BASELINE : Stage.PROVE);
+  }
+
+  private record Taken(Step step, String words) {}
+
+  private static String told(String name, Side to, RunLog log) {
+    String dropped =
+        log.notes().rowsDropped() + log.notes().cellsDropped() == 0
+            ? ""
+            : ", "
+                + log.notes().rowsDropped()
+                + " lines and "
+                + log.notes().cellsDropped()
+                + " cells dropped";
+    return name
+        + " read as a run "
+        + to.words()
+        + ": "
+        + log.size()
+        + " samples, "
+        + log.channels().size()
+        + " columns"
+        + dropped
+        + ".";
+  }
+
+  /** Takes a run out of the job. */
+  public void removeRun(int index) {
+    edit("remove run", old -> old.withoutRun(index));
+  }
+
+  /** Moves a run to the other side. */
+  public void moveRun(int index, Side to) {
+    edit("run " + to.words(), old -> old.withRun(index, old.runs().get(index).on(to)));
+  }
+
+  /** Says what a column of a run is. */
+  public void setRole(int index, String channel, Role role) {
+    edit(
+        "column " + channel + " is " + role.words(),
+        old -> old.withRun(index, old.runs().get(index).withRole(channel, role)));
+  }
+
+  /**
+   * Sets a run's room air as it was typed; nothing takes it away.
+   *
+   * @throws Problem if it is no temperature
+   */
+  public void setRoom(int index, String typed) {
+    Double room = typed.isBlank() ? null : notation.get().read(typed, Unit.CELSIUS, "room air");
+    edit("room air", old -> old.withRun(index, old.runs().get(index).withRoom(room)));
+  }
+
+  /** Writes the report, as PDF or HTML by the file's ending. */
+  public void writeReport(Path target) {
+    Assessment now = assessment.get();
+    Notation writing = notation.get();
+    work.submit(
+        "writing the report",
+        progress -> {
+          ReportFiles.write(now, writing, LocalDate.now(ZoneId.systemDefault()).toString(), target);
+          return target;
+        },
+        done -> say("Report written: " + done + "."));
+  }
+
+  /** Writes the results, as JSON or CSV by the file's ending. */
+  public void writeResults(Path target) {
+    Assessment now = assessment.get();
+    work.submit(
+        "writing the results",
+        progress -> {
+          ReportFiles.writeResults(now, target);
+          return target;
+        },
+        done -> say("Results written: " + done + "."));
+  }
+
+  /** Writes the job as a bundle. */
+  public void writeBundle(Path target) {
+    StoredJob now = stored.get();
+    work.submit(
+        "writing the bundle",
+        progress -> {
+          JobBundle.write(logbook, now, target);
+          return target;
+        },
+        done -> say("Bundle written: " + done + "."));
+  }
+
+  /** Takes a bundle in as a new job, and opens it. */
+  public void readBundle(Path source) {
+    work.submit(
+        "taking in the bundle",
+        progress -> {
+          StoredJob now = JobBundle.read(logbook, source);
+          logbook.keepSetting("lastJob", now.id());
+          Opened.fetch(logbook, now, logs);
+          return step(now);
+        },
+        step -> {
+          show(step);
+          say("Taken in: \"" + step.stored().job().title() + "\".");
+        });
+  }
+
+  /** Works the job out anew. */
+  private void reckon() {
+    if (job.get() == null) {
+      return;
+    }
+    Job now = job.get();
+    Notation writing = notation.get();
+    work.submit("", progress -> Assessment.of(now, logs, writing), assessment::set);
+  }
+
+  /** Changes the look. */
+  public void setTheme(Theme other) {
+    theme.set(other);
+    keepPreferences();
+  }
+
+  /** Changes how figures are written. */
+  public void setNotation(Notation other) {
+    notation.set(other);
+    keepPreferences();
+    reckon();
+  }
+
+  private void keepPreferences() {
+    Theme look = theme.get();
+    Notation writing = notation.get();
+    work.submit(
+        "",
+        progress -> {
+          Preferences.keep(logbook, look, writing);
+          return look;
+        },
+        done -> {});
+  }
+
+  /** Remembers where the window stands. */
+  public void keepWindow(String place) {
+    work.submit(
+        "",
+        progress -> {
+          logbook.keepSetting("window", place);
+          return place;
+        },
+        done -> {});
+  }
+
+  /** The line of work. */
+  public Work work() {
+    return work;
+  }
+
+  /** Whether nothing can be changed. */
+  public boolean readOnly() {
+    return logbook.readOnly();
+  }
+
+  /** The job as it is kept, with what undo and redo would do. */
+  public ReadOnlyObjectProperty<StoredJob> storedProperty() {
+    return stored.getReadOnlyProperty();
+  }
+
+  /** The job as it is on screen. */
+  public ReadOnlyObjectProperty<Job> jobProperty() {
+    return job.getReadOnlyProperty();
+  }
+
+  /** What follows from the job. */
+  public ReadOnlyObjectProperty<Assessment> assessmentProperty() {
+    return assessment.getReadOnlyProperty();
+  }
+
+  /** The newest line for the shelf. */
+  public ReadOnlyObjectProperty<Message> messageProperty() {
+    return message.getReadOnlyProperty();
+  }
+
+  /** The stage on screen. */
+  public ObjectProperty<Stage> stageProperty() {
+    return stage;
+  }
+
+  /** Which side's build the section shows. */
+  public ObjectProperty<Side> sideProperty() {
+    return side;
+  }
+
+  /** The part that is picked in the section. */
+  public StringProperty partProperty() {
+    return part;
+  }
+
+  /** The look. */
+  public ReadOnlyObjectProperty<Theme> themeProperty() {
+    return theme.getReadOnlyProperty();
+  }
+
+  /** How figures are written. */
+  public ReadOnlyObjectProperty<Notation> notationProperty() {
+    return notation.getReadOnlyProperty();
+  }
+
+  /** All jobs. */
+  public ObservableList<JobHead> jobs() {
+    return jobs;
+  }
+
+  @Override
+  public void close() {
+    work.close();
+    logbook.close();
+  }
+}

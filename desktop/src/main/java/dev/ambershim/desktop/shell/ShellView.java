@@ -1,0 +1,279 @@
+package dev.ambershim.desktop.shell;
+
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.desktop.work.FilePicker;
+import dev.ambershim.logbook.report.Report;
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/**
+ * The window's content: the job above, the stages at the left, the stage's answer in the middle,
+ * the section at the right, the shelf below; sheets and drop targets lie over all of it.
+ */
+public final class ShellView extends StackPane {
+  private final ShellModel model;
+  private final FilePicker picker;
+  private final Function<ShellView, Map<Stage, Supplier<StageView>>> stages;
+  private final Map<Stage, StageView> built = new EnumMap<>(Stage.class);
+  private final BorderPane frame = new BorderPane();
+  private final ScrollPane middle = new ScrollPane();
+  private final DropTargets drop;
+  private Sheet sheet;
+
+  /**
+   * Builds the shell.
+   *
+   * @param picker asks for files
+   * @param stages makes the stages that are built, each when it is first shown
+   */
+  public ShellView(
+      ShellModel model,
+      FilePicker picker,
+      Function<ShellView, Map<Stage, Supplier<StageView>>> stages) {
+    this.model = model;
+    this.picker = picker;
+    this.stages = stages;
+    drop = new DropTargets(this::dropped);
+    middle.setFitToWidth(true);
+    middle.setFitToHeight(true);
+    frame.setTop(new TopBar(this));
+    frame.setLeft(new StageRail(model));
+    frame.setCenter(middle);
+    frame.setRight(new SectionPane(model));
+    frame.setBottom(new Shelf(model));
+    getChildren().addAll(frame, drop);
+    setOnDragOver(drop::watch);
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    model.stageProperty().addListener((o, was, is) -> showStage());
+    model
+        .jobProperty()
+        .addListener(
+            (o, was, is) -> {
+              if ((was == null) != (is == null)) {
+                showStage();
+              }
+            });
+    showStage();
+  }
+
+  ShellModel model() {
+    return model;
+  }
+
+  private void showStage() {
+    if (model.jobProperty().get() == null) {
+      middle.setContent(empty());
+      return;
+    }
+    Stage stage = model.stageProperty().get();
+    if (!stage.built()) {
+      middle.setContent(new Unbuilt(stage));
+      return;
+    }
+    middle.setContent(built.computeIfAbsent(stage, s -> stages.apply(this).get(s).get()).node());
+  }
+
+  private Node empty() {
+    Button begin = new Button("Begin a job  Ctrl+N");
+    begin.getStyleClass().add("next");
+    begin.setOnAction(e -> showLogbook());
+    Button take = new Button("Take in a job bundle  Ctrl+I");
+    take.setOnAction(e -> pickImport());
+    VBox box =
+        new VBox(
+            14,
+            Labels.wrapped("Your logbook is empty.", "answer"),
+            Labels.wrapped(
+                "A job is one chip's story: what it is, how it ran before, what you did, how it runs"
+                    + " after. Begin with the kind of chip; every figure can be put right later."),
+            new HBox(10, begin, take));
+    box.getStyleClass().add("stage");
+    return box;
+  }
+
+  private void key(KeyEvent event) {
+    if (event.getCode() == KeyCode.ESCAPE && sheet != null) {
+      closeSheet();
+      event.consume();
+    } else if (event.isShortcutDown() && event.getCode().isDigitKey()) {
+      int digit = event.getCode().getChar().charAt(0) - '0';
+      model.stageProperty().set(Stage.at(digit == 0 ? 10 : digit));
+      event.consume();
+    } else if (Key.act(event, this)) {
+      event.consume();
+    }
+  }
+
+  /** Lays a sheet over the window in place of any other. */
+  public void showSheet(String title, Node content) {
+    closeSheet();
+    sheet = new Sheet(title, this::closeSheet, content);
+    getChildren().add(sheet);
+    sheet.lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
+  }
+
+  /** Puts the sheet away. */
+  public void closeSheet() {
+    if (sheet != null) {
+      getChildren().remove(sheet);
+      sheet = null;
+      frame.requestFocus();
+    }
+  }
+
+  void toggleKeys() {
+    if (sheet != null && sheet.lookup("#key-map") != null) {
+      closeSheet();
+    } else {
+      showSheet("Keys", KeysSheet.content());
+    }
+  }
+
+  void showLogbook() {
+    showSheet("Logbook", LogbookSheet.content(model, this::closeSheet));
+  }
+
+  void showSettings() {
+    showSheet("Units and look", SettingsSheet.content(model));
+  }
+
+  /** Shows what a run's columns were taken for. */
+  public void showColumns(RunResult run) {
+    showSheet("Columns of " + run.entry().fileName(), ColumnsSheet.content(model, run));
+  }
+
+  void toggleWorking() {
+    StageView view = built.get(model.stageProperty().get());
+    if (view != null) {
+      view.toggleWorking();
+    }
+  }
+
+  void toggleSide() {
+    Side now = model.sideProperty().get();
+    model.sideProperty().set(now == Side.BEFORE ? Side.AFTER : Side.BEFORE);
+  }
+
+  /** Asks for logs from before the work. */
+  public void pickBefore() {
+    pickLogs(Side.BEFORE);
+  }
+
+  /** Asks for logs from after the work. */
+  public void pickAfter() {
+    pickLogs(Side.AFTER);
+  }
+
+  private void pickLogs(Side side) {
+    List<Path> files =
+        picker.open("Logs from " + side.words() + " the work", "Logs", "*.csv", "*.txt", "*.log");
+    if (!files.isEmpty()) {
+      model.addLogs(files, side);
+    }
+  }
+
+  /** Asks where to write the report, and writes it. */
+  public void pickReport() {
+    pickTarget("Write the report (.pdf or .html)", ".pdf", "Report").ifPresent(model::writeReport);
+  }
+
+  void pickResults() {
+    pickTarget("Write the results (.json or .csv)", ".json", "Results")
+        .ifPresent(model::writeResults);
+  }
+
+  void pickBundle() {
+    pickTarget("Write the job as a bundle", ".shimjob", "Job bundle").ifPresent(model::writeBundle);
+  }
+
+  private Optional<Path> pickTarget(String title, String ending, String kind) {
+    if (model.assessmentProperty().get() == null) {
+      return Optional.empty();
+    }
+    String name = Report.fileName(model.jobProperty().get().title()) + ending;
+    return picker.save(title, name, kind, "*" + ending);
+  }
+
+  void pickImport() {
+    picker.open("Take in a job bundle", "Job bundles", "*.shimjob").forEach(model::readBundle);
+  }
+
+  private void dropped(List<Path> files, Side side) {
+    List<Path> logs = files.stream().filter(f -> !DropTargets.bundle(f)).toList();
+    files.stream().filter(DropTargets::bundle).forEach(model::readBundle);
+    if (!logs.isEmpty()) {
+      model.addLogs(logs, side);
+    }
+  }
+
+  /** The bar above: whose job this is, and what can be done from everywhere. */
+  private static final class TopBar extends HBox {
+    TopBar(ShellView view) {
+      ShellModel model = view.model;
+      getStyleClass().add("top-bar");
+      Label title = Labels.line("", "job-title");
+      title.setId("job-title");
+      Runnable follow =
+          () ->
+              title.setText(
+                  model.jobProperty().get() == null ? "" : model.jobProperty().get().title());
+      model.jobProperty().addListener((o, was, is) -> follow.run());
+      follow.run();
+      getChildren()
+          .addAll(
+              Labels.line("Amber Shim", "mark"),
+              title,
+              Labels.spring(),
+              button("Logbook", "Ctrl+L", "logbook", view::showLogbook),
+              undo(model, true),
+              undo(model, false),
+              button("Report", "Ctrl+P", "report", view::pickReport),
+              button("Units", "Ctrl+U", "settings", view::showSettings),
+              button("Keys", "F1", "keys", view::toggleKeys));
+    }
+
+    private static Button button(String words, String key, String id, Runnable action) {
+      Button button = new Button(words + "  " + key);
+      button.setId(id);
+      button.setFocusTraversable(false);
+      button.setOnAction(e -> action.run());
+      return button;
+    }
+
+    private static Button undo(ShellModel model, boolean back) {
+      Button button =
+          back
+              ? button("Undo", "Ctrl+Z", "undo", model::undo)
+              : button("Redo", "Ctrl+Shift+Z", "redo", model::redo);
+      Tooltip tip = new Tooltip();
+      button.setTooltip(tip);
+      Runnable follow =
+          () -> {
+            var stored = model.storedProperty().get();
+            String what = stored == null ? "" : (back ? stored.undo() : stored.redo()).orElse("");
+            button.setDisable(what.isEmpty() || model.readOnly());
+            tip.setText(what);
+          };
+      model.storedProperty().addListener((o, was, is) -> follow.run());
+      follow.run();
+      return button;
+    }
+  }
+}

@@ -1,0 +1,91 @@
+package dev.ambershim.desktop.shell;
+
+/** The ten stages of the work, in its own order. */
+public enum Stage {
+  WEIGH(1, "Weigh", "Is it worth it on this chip?", ""),
+  BASELINE(2, "Baseline", "What is it like now, and can you trust the figure?", ""),
+  OPEN(
+      3,
+      "Open",
+      "How do you get the lid off without harm?",
+      "Here you will be led through opening this chip, step by step, with hold points and timers."),
+  CLEAN(
+      4,
+      "Clean",
+      "Is it clean, and fit to be used again?",
+      "Here you will clean by what is left on the faces, and judge whether they may be used again."),
+  MEASURE(
+      5,
+      "Measure",
+      "What will touch what first? Is it flat?",
+      "Here your height readings will tell what touches first, and your probe readings how flat it"
+          + " is."),
+  LAP(
+      6,
+      "Lap",
+      "How much must come off, and when are you done?",
+      "Here you will get strokes for each grit from your own rate, and a rule for when to stop."),
+  COAT(
+      7,
+      "Coat and dose",
+      "How much liquid metal, paste, varnish, glue? What must it never touch?",
+      "Here you will get amounts, drops at true size, and what must never meet."),
+  CLOSE(
+      8,
+      "Close and mount",
+      "How thick will the joint be? How hard, in which order?",
+      "Here you will get the gap under the lid, the force of the screws, and the curing clock."),
+  PROVE(9, "Prove", "Did it work, and how far does it clock now?", ""),
+  KEEP(
+      10,
+      "Keep",
+      "Is it ageing? When do you open it again? What is wrong with it?",
+      "Here the months will be watched for drift, and causes ranked when something is wrong.");
+
+  private final int number;
+  private final String words;
+  private final String question;
+  private final String plan;
+
+  Stage(int number, String words, String question, String plan) {
+    this.number = number;
+    this.words = words;
+    this.question = question;
+    this.plan = plan;
+  }
+
+  /** Its place in the work, from 1. */
+  public int number() {
+    return number;
+  }
+
+  /** The stage at a place in the work. */
+  static Stage at(int number) {
+    for (Stage stage : values()) {
+      if (stage.number == number) {
+        return stage;
+      }
+    }
+    throw new IllegalArgumentException("no stage " + number);
+  }
+
+  /** The stage's name. */
+  public String words() {
+    return words;
+  }
+
+  /** The question it answers. */
+  public String question() {
+    return question;
+  }
+
+  /** What it will do, if it is not built yet; else empty. */
+  public String plan() {
+    return plan;
+  }
+
+  /** Whether it is built. */
+  public boolean built() {
+    return plan.isEmpty();
+  }
+}

@@ -1,0 +1,12 @@
+package dev.ambershim.desktop.shell;
+
+import javafx.scene.Node;
+
+/** What a stage puts into the middle of the shell. */
+public interface StageView {
+  /** Its node. */
+  Node node();
+
+  /** Opens or closes the working of its answer. */
+  default void toggleWorking() {}
+}

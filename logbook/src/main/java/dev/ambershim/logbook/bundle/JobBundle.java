@@ -1,0 +1,189 @@
+package dev.ambershim.logbook.bundle;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.logbook.files.WholeFile;
+import dev.ambershim.logbook.store.Attachment;
+import dev.ambershim.logbook.store.Json;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.Readings;
+import dev.ambershim.logbook.store.StoredJob;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipOutputStream;
+
+/**
+ * Job bundles: a zip with {@code bundle.json} (format and list of logs), {@code job.json}, every
+ * log as it came under {@code logs/} and what was read from it under {@code readings/}. The same
+ * job gives the same bytes.
+ */
+public final class JobBundle {
+  /** The bundle format that is written. */
+  public static final String FORMAT = "ambershim/bundle-1";
+
+  private static final FileTime EPOCH = FileTime.from(Instant.parse("2000-01-01T00:00:00Z"));
+
+  private JobBundle() {}
+
+  /** Writes a job out of a logbook; the file appears whole or not at all. */
+  public static void write(Logbook logbook, StoredJob stored, Path target) {
+    WholeFile.write(target, bytes(logbook, stored.job()));
+  }
+
+  /** A job's bundle as bytes. */
+  static byte[] bytes(Logbook logbook, Job job) {
+    Map<String, byte[]> files = new TreeMap<>();
+    ObjectNode manifest = Json.mapper().createObjectNode();
+    manifest.put("format", FORMAT);
+    ArrayNode logs = manifest.putArray("logs");
+    for (RunEntry run : job.runs()) {
+      String at = "logs/" + run.sha256() + ".log";
+      if (files.containsKey(at)) {
+        continue;
+      }
+      Attachment file = logbook.attachment(run.sha256());
+      files.put(at, file.bytes());
+      logbook
+          .readingCsv(run.sha256())
+          .ifPresent(
+              csv ->
+                  files.put(
+                      "readings/" + run.sha256() + ".csv", csv.getBytes(StandardCharsets.UTF_8)));
+      ObjectNode entry = logs.addObject();
+      entry.put("sha256", run.sha256());
+      entry.put("name", file.name());
+      entry.put("bytes", file.bytes().length);
+    }
+    files.put("bundle.json", Json.pretty(manifest).getBytes(StandardCharsets.UTF_8));
+    files.put("job.json", Json.write(job).getBytes(StandardCharsets.UTF_8));
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try {
+      zip(files, out);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return out.toByteArray();
+  }
+
+  private static void zip(Map<String, byte[]> files, OutputStream out) throws IOException {
+    try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+      for (Map.Entry<String, byte[]> file : files.entrySet()) {
+        ZipEntry entry = new ZipEntry(file.getKey());
+        entry.setLastModifiedTime(EPOCH);
+        zip.putNextEntry(entry);
+        zip.write(file.getValue());
+        zip.closeEntry();
+      }
+    }
+  }
+
+  /**
+   * Takes a bundle into a logbook as a new job. Nothing is kept unless all of it is sound.
+   *
+   * @throws Problem a key starting with {@code bundle.} or {@code job.}
+   */
+  public static StoredJob read(Logbook logbook, Path source) {
+    String name = source.getFileName().toString();
+    Map<String, byte[]> files;
+    try {
+      files = BundleGuard.entries(source);
+    } catch (ZipException e) {
+      throw refused("bundle.cutOff", name, "It is not a whole zip file; it may be cut off.", e);
+    } catch (IOException e) {
+      throw refused("bundle.unread", name, "It cannot be read.", e);
+    }
+    checkManifest(name, files);
+    byte[] jobBytes = files.get("job.json");
+    if (jobBytes == null) {
+      throw refused("bundle.incomplete", name, "It holds no job.", null);
+    }
+    Job job = Json.read(name + ": job.json", new String(jobBytes, StandardCharsets.UTF_8));
+    for (RunEntry run : job.runs()) {
+      if (!run.sha256().matches("[0-9a-f]{64}")
+          || !files.containsKey("logs/" + run.sha256() + ".log")) {
+        throw refused(
+            "bundle.incomplete", name, "It lacks the log \"" + run.fileName() + "\".", null);
+      }
+    }
+    files.keySet().removeIf(at -> !at.startsWith("logs/"));
+    for (Map.Entry<String, byte[]> log : files.entrySet()) {
+      if (!Readings.sha256(log.getValue()).equals(hashIn(log.getKey()))) {
+        throw refused("bundle.changed", name, "A log inside is not what it was.", null);
+      }
+    }
+    Map<String, String> names = names(job);
+    for (Map.Entry<String, byte[]> log : files.entrySet()) {
+      String hash = hashIn(log.getKey());
+      takeLog(logbook, hash, names.getOrDefault(hash, hash + ".log"), log.getValue());
+    }
+    return logbook.create(job);
+  }
+
+  private static String hashIn(String entry) {
+    return entry.substring("logs/".length(), entry.length() - ".log".length());
+  }
+
+  private static Map<String, String> names(Job job) {
+    Map<String, String> names = new TreeMap<>();
+    job.runs().forEach(r -> names.putIfAbsent(r.sha256(), r.fileName()));
+    return names;
+  }
+
+  private static void takeLog(Logbook logbook, String hash, String name, byte[] bytes) {
+    Optional<RunLog> read;
+    try {
+      read = Optional.of(LogReader.read(name, bytes));
+    } catch (Problem unreadable) {
+      // The job came with it, so it stays with it; the job's screen says what is wrong.
+      read = Optional.empty();
+    }
+    logbook.attach(new Attachment(hash, name, bytes), read);
+  }
+
+  private static void checkManifest(String name, Map<String, byte[]> files) {
+    byte[] bytes = files.get("bundle.json");
+    if (bytes == null) {
+      throw refused("bundle.foreign", name, "It is a zip file, but not a job bundle.", null);
+    }
+    String format;
+    try {
+      JsonNode node = Json.mapper().readTree(new String(bytes, StandardCharsets.UTF_8));
+      format = node.path("format").asText("");
+    } catch (JsonProcessingException e) {
+      throw refused("bundle.foreign", name, "Its list of contents cannot be read.", e);
+    }
+    if (!format.equals(FORMAT)) {
+      throw new Problem(
+          "bundle.version",
+          Place.file(name),
+          "The bundle is in the format \"" + format + "\"; this version reads " + FORMAT + ".",
+          "Open it with a newer Amber Shim.");
+    }
+  }
+
+  static Problem refused(String key, String name, String why, Exception cause) {
+    String remedy = "Nothing was taken in. Ask for the bundle again from where it came.";
+    return cause == null
+        ? new Problem(key, Place.file(name), why, remedy)
+        : new Problem(key, Place.file(name), why, remedy, cause);
+  }
+}

@@ -1,0 +1,183 @@
+package dev.ambershim.logbook.report;
+
+import dev.ambershim.core.finding.Finding;
+import dev.ambershim.core.finding.Working;
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.picture.LadderPicture;
+import dev.ambershim.core.picture.RunChart;
+import dev.ambershim.core.picture.RunLines;
+import dev.ambershim.core.picture.SectionPicture;
+import dev.ambershim.core.runlog.Comparison;
+import dev.ambershim.core.runlog.RunAnalysis;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * What a job's report says, in order: the answer, its reasons, the chart, the section before and
+ * after, what was expected, the runs, the working, the caution.
+ *
+ * @param title the job's title
+ * @param blocks its pieces
+ */
+public record Report(String title, List<Block> blocks) {
+  private static final double WIDTH = 720;
+
+  /** Copies its list. */
+  public Report {
+    blocks = List.copyOf(blocks);
+  }
+
+  /**
+   * Sets out a job.
+   *
+   * @param date the day it is written, in words
+   */
+  public static Report of(Assessment assessment, Notation notation, String date) {
+    Job job = assessment.job();
+    List<Block> blocks = new ArrayList<>();
+    blocks.add(new Block.Answer(answer(assessment)));
+    blocks.add(
+        new Block.Paragraph(
+            job.chip().name()
+                + " ("
+                + job.chip().kind()
+                + "), cooler: "
+                + (job.cooler().name().isEmpty() ? "not named" : job.cooler().name())
+                + ". Written "
+                + date
+                + "."));
+    if (!job.notes().isBlank()) {
+      blocks.add(new Block.Paragraph(job.notes()));
+    }
+    assessment.comparison().ifPresent(c -> addReasons(blocks, c));
+    List<RunChart.Line> lines = RunLines.of(assessment.runs());
+    if (!lines.isEmpty()) {
+      blocks.add(new Block.Heading("Runs before and after"));
+      blocks.add(
+          new Block.Figure(
+              RunChart.of(lines, notation, WIDTH, 300),
+              "Bars at the foot mark the settled parts that count."));
+      blocks.add(runTable(assessment, notation));
+      List<String> remarks = new ArrayList<>();
+      for (RunResult run : assessment.runs()) {
+        run.analysis()
+            .ifPresent(
+                a -> a.remarks().forEach(r -> remarks.add(run.entry().fileName() + ": " + r)));
+        run.log().notes().remarks().forEach(r -> remarks.add(run.entry().fileName() + ": " + r));
+        run.problem().ifPresent(p -> remarks.add(p.getMessage()));
+      }
+      if (!remarks.isEmpty()) {
+        blocks.add(new Block.Points(remarks));
+      }
+    }
+    blocks.add(new Block.Heading("The section"));
+    for (Side side : Side.values()) {
+      blocks.add(
+          new Block.Figure(
+              SectionPicture.of(
+                  job.chip(), job.cooler(), job.build(side), notation, WIDTH / 2, 300),
+              side == Side.BEFORE ? "Before." : "After."));
+    }
+    blocks.add(new Block.Heading("What was expected"));
+    blocks.add(new Block.Paragraph(assessment.expected()));
+    blocks.add(
+        new Block.Figure(
+            LadderPicture.of(
+                assessment.ladderBefore(),
+                assessment.ladderAfter(),
+                assessment.heatWatts(),
+                notation,
+                WIDTH,
+                230),
+            "Where the kelvin go, by the closed-form estimate."));
+    blocks.add(new Block.Heading("How it was worked out"));
+    assessment.comparison().ifPresent(c -> addWorking(blocks, c.finding(), notation));
+    assessment.baseline().ifPresent(b -> addWorking(blocks, b, notation));
+    addWorking(blocks, assessment.expectation(), notation);
+    blocks.add(new Block.Heading("Bear in mind"));
+    blocks.add(
+        new Block.Paragraph(
+            "Opening a processor ends its warranty and can ruin it. Labels, the maker's instructions"
+                + " and local rules come before anything written here."));
+    return new Report(job.title(), blocks);
+  }
+
+  private static String answer(Assessment assessment) {
+    if (assessment.comparison().isPresent()) {
+      return assessment.comparison().get().sentence();
+    }
+    return assessment.baseline().map(Finding::sentence).orElse(assessment.expectation().sentence());
+  }
+
+  private static void addReasons(List<Block> blocks, Comparison comparison) {
+    if (!comparison.reasons().isEmpty()) {
+      blocks.add(new Block.Points(comparison.reasons()));
+    }
+  }
+
+  private static Block runTable(Assessment assessment, Notation notation) {
+    List<List<String>> rows = new ArrayList<>();
+    rows.add(
+        List.of(
+            "Run",
+            "Side",
+            "Rise",
+            "Hottest core",
+            "Spread",
+            "Power",
+            "K/W",
+            "Settled",
+            "Throttled"));
+    for (RunResult run : assessment.runs()) {
+      if (run.analysis().isEmpty()) {
+        continue;
+      }
+      RunAnalysis a = run.analysis().get();
+      rows.add(
+          List.of(
+              run.entry().fileName(),
+              run.entry().side().words(),
+              notation.text(a.riseKelvin(), Unit.KELVIN),
+              notation.text(a.hottestCoreCelsius(), Unit.CELSIUS),
+              notation.text(a.spreadKelvin(), Unit.KELVIN),
+              notation.text(a.powerWatts(), Unit.WATT),
+              notation.number(a.resistanceKelvinPerWatt(), Unit.KELVIN_PER_WATT),
+              Math.round(a.plateauSeconds()) + " s",
+              Math.round(a.throttledSeconds()) + " s"));
+    }
+    return new Block.Table(rows);
+  }
+
+  private static void addWorking(List<Block> blocks, Finding finding, Notation notation) {
+    Working working = finding.working();
+    blocks.add(new Block.Paragraph(finding.sentence()));
+    blocks.add(new Block.Paragraph("Method: " + working.formula() + "."));
+    List<List<String>> rows = new ArrayList<>();
+    rows.add(List.of("Input", "Figure"));
+    for (Working.Input input : working.inputs()) {
+      rows.add(List.of(input.name(), figure(input, notation)));
+    }
+    blocks.add(new Block.Table(rows));
+    blocks.add(new Block.Paragraph("Source: " + working.source() + "."));
+    blocks.add(new Block.Points(working.limits()));
+  }
+
+  private static String figure(Working.Input input, Notation notation) {
+    return Double.isNaN(input.value())
+        ? "not known"
+        : (notation.significant(input.value()) + " " + input.unit()).strip();
+  }
+
+  /** The title as a file name without surprises. */
+  public static String fileName(String title) {
+    String plain = title.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    String trimmed = plain.replaceAll("^-|-$", "");
+    return trimmed.isEmpty() ? "job" : trimmed;
+  }
+}

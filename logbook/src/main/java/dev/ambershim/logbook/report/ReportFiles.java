@@ -1,0 +1,69 @@
+package dev.ambershim.logbook.report;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.logbook.files.WholeFile;
+import dev.ambershim.logbook.results.ResultCsv;
+import dev.ambershim.logbook.results.ResultJson;
+import dev.ambershim.logbook.store.Json;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Locale;
+
+/** Writes reports and results to files, the kind by the file's ending. */
+public final class ReportFiles {
+  private ReportFiles() {}
+
+  /**
+   * Writes a report as PDF, or as HTML.
+   *
+   * @param date the day, in words
+   * @throws Problem {@code file.unwritten}
+   */
+  public static void write(Assessment assessment, Notation notation, String date, Path target) {
+    Report report = Report.of(assessment, notation, date);
+    boolean html = ending(target).matches("html?");
+    WholeFile.write(
+        target,
+        html ? HtmlReport.of(report).getBytes(StandardCharsets.UTF_8) : PdfReport.of(report));
+  }
+
+  /**
+   * Writes results as CSV, or as JSON.
+   *
+   * @throws Problem {@code file.unwritten}
+   */
+  public static void writeResults(Assessment assessment, Path target) {
+    String text =
+        ending(target).equals("csv") ? ResultCsv.of(assessment) : Json.pretty(tree(assessment));
+    WholeFile.write(target, text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static ObjectNode tree(Assessment assessment) {
+    ObjectNode node = Json.mapper().createObjectNode();
+    node.put("format", "ambershim/results-1");
+    node.put("title", assessment.job().title());
+    assessment.comparison().ifPresent(c -> node.set("comparison", ResultJson.of(c)));
+    assessment.baseline().ifPresent(b -> node.set("baseline", ResultJson.of(b)));
+    node.set("expectation", ResultJson.of(assessment.expectation()));
+    ArrayNode runs = node.putArray("runs");
+    assessment
+        .runs()
+        .forEach(
+            r ->
+                r.analysis()
+                    .ifPresent(
+                        a ->
+                            runs.add(
+                                ResultJson.of(r.log(), a).put("side", r.entry().side().words()))));
+    return node;
+  }
+
+  private static String ending(Path target) {
+    String name = target.getFileName().toString().toLowerCase(Locale.ROOT);
+    return name.substring(name.lastIndexOf('.') + 1);
+  }
+}

@@ -1,0 +1,67 @@
+package dev.ambershim.logbook.results;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.runlog.RunAnalysis;
+import java.io.StringWriter;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A job's runs as CSV, a line a run, metric with a decimal point. */
+public final class ResultCsv {
+  private static final List<String> HEADER =
+      List.of(
+          "side",
+          "file",
+          "fit",
+          "rise_K",
+          "mean_core_C",
+          "hottest_core_C",
+          "spread_K",
+          "power_W",
+          "clock_MHz",
+          "room_C",
+          "resistance_K_per_W",
+          "plateau_s",
+          "throttled_s");
+
+  private ResultCsv() {}
+
+  /** The table as text. */
+  public static String of(Assessment assessment) {
+    StringWriter out = new StringWriter();
+    CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out);
+    csv.writeRecord(HEADER);
+    for (RunResult run : assessment.runs()) {
+      List<String> cells = new ArrayList<>();
+      cells.add(run.entry().side().words());
+      cells.add(run.entry().fileName());
+      cells.add(run.analysis().map(a -> a.unfit().isEmpty() ? "yes" : "no").orElse("no"));
+      for (int i = cells.size(); i < HEADER.size(); i++) {
+        int column = i;
+        cells.add(run.analysis().map(a -> figure(a, column)).orElse(""));
+      }
+      csv.writeRecord(cells);
+    }
+    return out.toString();
+  }
+
+  private static String figure(RunAnalysis a, int column) {
+    double value =
+        switch (HEADER.get(column)) {
+          case "rise_K" -> a.riseKelvin();
+          case "mean_core_C" -> a.meanCoreCelsius();
+          case "hottest_core_C" -> a.hottestCoreCelsius();
+          case "spread_K" -> a.spreadKelvin();
+          case "power_W" -> a.powerWatts();
+          case "clock_MHz" -> a.clockMegahertz();
+          case "room_C" -> a.roomCelsius();
+          case "resistance_K_per_W" -> a.resistanceKelvinPerWatt();
+          case "plateau_s" -> a.plateauSeconds();
+          default -> a.throttledSeconds();
+        };
+    return Double.isFinite(value) ? Double.toString(value) : "";
+  }
+}

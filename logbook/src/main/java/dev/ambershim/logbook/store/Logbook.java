@@ -1,0 +1,435 @@
+package dev.ambershim.logbook.store;
+
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.RunLog;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.flywaydb.core.Flyway;
+import org.jdbi.v3.core.Handle;
+import org.jdbi.v3.core.Jdbi;
+import org.sqlite.SQLiteConfig;
+
+/**
+ * All jobs of a person, in one SQLite file with a write-ahead log. A method that changes something
+ * returns once the change is safely on disk. Safe for use from several threads.
+ */
+public final class Logbook implements AutoCloseable {
+  private static final String FILE = "logbook.sqlite";
+  private static final int SCHEMA = 1;
+
+  private final Path folder;
+  private final Access access;
+  private final WriterLock lock;
+  private final Connection connection;
+  private final Jdbi jdbi;
+  private final Clock clock;
+
+  private Logbook(Path folder, Access access, WriterLock lock, Connection connection, Clock clock) {
+    this.folder = folder;
+    this.access = access;
+    this.lock = lock;
+    this.connection = connection;
+    this.jdbi = Jdbi.create(connection);
+    this.clock = clock;
+  }
+
+  /**
+   * Opens or makes a logbook.
+   *
+   * @param folder where it lives; made if missing
+   * @param clock tells when a change was made
+   * @throws Problem {@code logbook.busy}, {@code logbook.missing}, {@code logbook.newer} or {@code
+   *     logbook.damaged}
+   */
+  public static Logbook open(Path folder, Access access, Clock clock) {
+    WriterLock lock = null;
+    Connection connection = null;
+    try {
+      if (access == Access.WRITE) {
+        Files.createDirectories(folder);
+        lock = WriterLock.take(folder);
+      } else if (!Files.exists(folder.resolve(FILE))) {
+        throw new Problem(
+            "logbook.missing",
+            Place.file(folder.toString()),
+            "There is no logbook in this folder.",
+            "Open it for writing once, or choose another folder.");
+      }
+      connection = connect(folder.resolve(FILE), access);
+      Logbook logbook = new Logbook(folder, access, lock, connection, clock);
+      logbook.bringUpToDate();
+      return logbook;
+    } catch (IOException e) {
+      throw new Problem(
+          "logbook.folder",
+          Place.file(folder.toString()),
+          "The folder cannot be written.",
+          "Choose another folder with --logbook, or make this one writable.",
+          e);
+    } catch (SQLException e) {
+      release(connection, lock);
+      throw damaged(folder, e);
+    } catch (RuntimeException e) {
+      release(connection, lock);
+      throw e instanceof Problem ? e : damaged(folder, e);
+    }
+  }
+
+  private static void release(Connection connection, WriterLock lock) {
+    try {
+      if (connection != null) {
+        connection.close();
+      }
+    } catch (SQLException ignored) {
+      // The first failure is the one that the person hears of.
+    }
+    if (lock != null) {
+      lock.close();
+    }
+  }
+
+  private static Problem damaged(Path folder, Exception cause) {
+    return new Problem(
+        "logbook.damaged",
+        Place.file(folder.resolve(FILE).toString()),
+        "The logbook cannot be opened; the file may be damaged.",
+        "Copy the folder somewhere safe, then start with an empty one and bring your job bundles in.",
+        cause);
+  }
+
+  private static Connection connect(Path file, Access access) throws SQLException {
+    SQLiteConfig config = new SQLiteConfig();
+    config.enforceForeignKeys(true);
+    config.setBusyTimeout(5000);
+    if (access == Access.READ_ONLY) {
+      config.setReadOnly(true);
+    } else {
+      config.setJournalMode(SQLiteConfig.JournalMode.WAL);
+      // Full: a change that was confirmed is still there after a power cut.
+      config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
+    }
+    return DriverManager.getConnection("jdbc:sqlite:" + file, config.toProperties());
+  }
+
+  private void bringUpToDate() {
+    int version = schemaVersion();
+    if (version > SCHEMA) {
+      throw new Problem(
+          "logbook.newer",
+          Place.file(folder.toString()),
+          "This logbook was written by a newer Amber Shim.",
+          "Use the newer version; nothing was changed.");
+    }
+    // Flyway takes longer to load than all else here, so it is asked only when there is work.
+    if (version < SCHEMA && access == Access.WRITE) {
+      Flyway.configure(Logbook.class.getClassLoader())
+          .dataSource("jdbc:sqlite:" + folder.resolve(FILE), null, null)
+          .locations("classpath:dev/ambershim/logbook/store")
+          .load()
+          .migrate();
+    }
+  }
+
+  private int schemaVersion() {
+    return jdbi.withHandle(
+        h -> {
+          boolean kept =
+              h.createQuery(
+                          "select count(*) from sqlite_master where name = 'flyway_schema_history'")
+                      .mapTo(Integer.class)
+                      .one()
+                  > 0;
+          return kept
+              ? h.createQuery(
+                      "select coalesce(max(cast(version as integer)), 0) from flyway_schema_history"
+                          + " where success = 1")
+                  .mapTo(Integer.class)
+                  .one()
+              : 0;
+        });
+  }
+
+  /** The folder it lives in. */
+  public Path folder() {
+    return folder;
+  }
+
+  /** Whether it may only be looked at. */
+  public boolean readOnly() {
+    return access == Access.READ_ONLY;
+  }
+
+  private void requireWrite() {
+    if (readOnly()) {
+      throw new Problem(
+          "logbook.readOnly",
+          Place.NOWHERE,
+          "This logbook is open read-only, so nothing was changed.",
+          "Close the other window and open the logbook again to edit.");
+    }
+  }
+
+  /** All jobs, the last touched first. */
+  public synchronized List<JobHead> list() {
+    return jdbi.withHandle(
+        h ->
+            h.createQuery(
+                    "select j.id, r.title, j.touched_at from job j join revision r"
+                        + " on r.job_id = j.id and r.number = j.revision"
+                        + " order by j.touched_at desc, j.id")
+                .map(
+                    (rs, c) ->
+                        new JobHead(
+                            rs.getString(1), rs.getString(2), Instant.parse(rs.getString(3))))
+                .list());
+  }
+
+  /** Takes in a new job. */
+  public synchronized StoredJob create(Job job) {
+    requireWrite();
+    String id = UUID.randomUUID().toString();
+    String now = clock.instant().toString();
+    jdbi.useTransaction(
+        h -> {
+          h.execute("insert into job values (?, ?, ?, 1)", id, now, now);
+          insertRevision(h, id, 1, now, "new job", job);
+        });
+    return load(id);
+  }
+
+  /**
+   * Gives a job.
+   *
+   * @throws Problem {@code job.missing} if it is not there
+   */
+  public synchronized StoredJob load(String id) {
+    return jdbi.withHandle(h -> load(h, id));
+  }
+
+  private StoredJob load(Handle h, String id) {
+    record Row(int number, String what, String document) {}
+    Optional<Row> row =
+        h.createQuery(
+                "select r.number, r.what, r.document from job j join revision r"
+                    + " on r.job_id = j.id and r.number = j.revision where j.id = ?")
+            .bind(0, id)
+            .map((rs, c) -> new Row(rs.getInt(1), rs.getString(2), rs.getString(3)))
+            .findOne();
+    Row now =
+        row.orElseThrow(
+            () ->
+                new Problem(
+                    "job.missing",
+                    Place.NOWHERE,
+                    "This job is no longer in the logbook.",
+                    "Pick another job."));
+    Optional<String> redo =
+        h.createQuery("select what from revision where job_id = ? and number = ?")
+            .bind(0, id)
+            .bind(1, now.number() + 1)
+            .mapTo(String.class)
+            .findOne();
+    boolean hasEarlier =
+        h.createQuery("select count(*) from revision where job_id = ? and number = ?")
+                .bind(0, id)
+                .bind(1, now.number() - 1)
+                .mapTo(Integer.class)
+                .one()
+            > 0;
+    return new StoredJob(
+        id,
+        Json.read("job " + id, now.document()),
+        hasEarlier ? Optional.of(now.what()) : Optional.empty(),
+        redo);
+  }
+
+  /**
+   * Keeps an edit; what had been undone before it is gone for good.
+   *
+   * @param what the edit in words, for undo
+   */
+  public synchronized StoredJob edit(String id, String what, Job job) {
+    requireWrite();
+    String now = clock.instant().toString();
+    return jdbi.inTransaction(
+        h -> {
+          int number = revision(h, id);
+          h.execute("delete from revision where job_id = ? and number > ?", id, number);
+          insertRevision(h, id, number + 1, now, what, job);
+          point(h, id, number + 1, now);
+          return load(h, id);
+        });
+  }
+
+  /** Takes the last edit back; does nothing if there is none. */
+  public synchronized StoredJob undo(String id) {
+    return step(id, -1);
+  }
+
+  /** Brings the edit again that was taken back; does nothing if there is none. */
+  public synchronized StoredJob redo(String id) {
+    return step(id, 1);
+  }
+
+  private StoredJob step(String id, int by) {
+    requireWrite();
+    String now = clock.instant().toString();
+    return jdbi.inTransaction(
+        h -> {
+          int target = revision(h, id) + by;
+          boolean there =
+              h.createQuery("select count(*) from revision where job_id = ? and number = ?")
+                      .bind(0, id)
+                      .bind(1, target)
+                      .mapTo(Integer.class)
+                      .one()
+                  > 0;
+          if (there) {
+            point(h, id, target, now);
+          }
+          return load(h, id);
+        });
+  }
+
+  private static int revision(Handle h, String id) {
+    return h.createQuery("select revision from job where id = ?")
+        .bind(0, id)
+        .mapTo(Integer.class)
+        .findOne()
+        .orElseThrow(
+            () ->
+                new Problem(
+                    "job.missing",
+                    Place.NOWHERE,
+                    "This job is no longer in the logbook.",
+                    "Pick another job."));
+  }
+
+  private static void point(Handle h, String id, int number, String now) {
+    h.execute("update job set revision = ?, touched_at = ? where id = ?", number, now, id);
+  }
+
+  private static void insertRevision(
+      Handle h, String id, int number, String now, String what, Job job) {
+    h.execute(
+        "insert into revision values (?, ?, ?, ?, ?, ?)",
+        id,
+        number,
+        now,
+        what,
+        job.title(),
+        Json.write(job));
+  }
+
+  /** Takes a job out, with its whole history. Files stay, since other jobs may use them. */
+  public synchronized void remove(String id) {
+    requireWrite();
+    jdbi.useTransaction(h -> h.execute("delete from job where id = ?", id));
+  }
+
+  /** Keeps a file as it came, and what was read from it if it is a log. */
+  public synchronized void attach(Attachment file, Optional<RunLog> read) {
+    requireWrite();
+    jdbi.useTransaction(
+        h -> {
+          h.execute(
+              "insert or ignore into attachment values (?, ?, ?, ?, ?)",
+              file.sha256(),
+              file.name(),
+              file.bytes().length,
+              clock.instant().toString(),
+              file.bytes());
+          if (read.isPresent()) {
+            h.execute(
+                "insert or replace into reading values (?, ?, ?, ?)",
+                file.sha256(),
+                LogReader.VERSION,
+                Json.pretty(read.get().notes()),
+                Readings.compressed(read.get()));
+          }
+        });
+  }
+
+  /**
+   * Gives a file as it came.
+   *
+   * @throws Problem {@code attachment.missing} if it is not there
+   */
+  public synchronized Attachment attachment(String sha256) {
+    return jdbi.withHandle(
+            h ->
+                h.createQuery("select sha256, name, bytes from attachment where sha256 = ?")
+                    .bind(0, sha256)
+                    .map(
+                        (rs, c) -> new Attachment(rs.getString(1), rs.getString(2), rs.getBytes(3)))
+                    .findOne())
+        .orElseThrow(
+            () ->
+                new Problem(
+                    "attachment.missing",
+                    Place.NOWHERE,
+                    "A log that this job names is not in the logbook.",
+                    "Drop the log on the window again."));
+  }
+
+  /** What was read from a log, as CSV, if it was kept. */
+  public synchronized Optional<String> readingCsv(String sha256) {
+    return jdbi.withHandle(
+            h ->
+                h.createQuery("select samples from reading where sha256 = ?")
+                    .bind(0, sha256)
+                    .mapTo(byte[].class)
+                    .findOne())
+        .map(Readings::text);
+  }
+
+  /** A log of a job, read anew from the file as it came. */
+  public RunLog log(RunEntry run) {
+    return LogReader.read(run.fileName(), attachment(run.sha256()).bytes());
+  }
+
+  /** A setting, if it was ever made. */
+  public synchronized Optional<String> setting(String name) {
+    return jdbi.withHandle(
+        h ->
+            h.createQuery("select value from setting where name = ?")
+                .bind(0, name)
+                .mapTo(String.class)
+                .findOne());
+  }
+
+  /** Keeps a setting; a read-only logbook forgets it. */
+  public synchronized void keepSetting(String name, String value) {
+    if (!readOnly()) {
+      jdbi.useTransaction(
+          h -> h.execute("insert or replace into setting values (?, ?)", name, value));
+    }
+  }
+
+  @Override
+  public synchronized void close() {
+    try {
+      connection.close();
+    } catch (SQLException e) {
+      throw new UncheckedIOException(new IOException(e));
+    } finally {
+      if (lock != null) {
+        lock.close();
+      }
+    }
+  }
+}
