@@ -48,6 +48,12 @@ public final class AmberShim implements Callable<Integer> {
 
   /** Runs a command line and ends the process. */
   public static void main(String[] arguments) {
+    if (arguments.length == 0 || (arguments.length == 1 && arguments[0].equals("--demo"))) {
+      // The two usual ways to start need no command line, whose classes take a while to load.
+      AmberShim window = new AmberShim();
+      window.demo = arguments.length == 1;
+      System.exit(window.call());
+    }
     System.exit(commandLine().execute(arguments));
   }
 

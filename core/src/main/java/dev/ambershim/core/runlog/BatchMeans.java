@@ -1,5 +1,8 @@
 package dev.ambershim.core.runlog;
 
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.distribution.continuous.TDistribution;
 
 /**
@@ -18,6 +21,7 @@ import org.hipparchus.distribution.continuous.TDistribution;
  */
 public record BatchMeans(
     double mean, double standardError, int degreesOfFreedom, int batches, boolean settledMemory) {
+  private static final Map<List<Double>, Double> QUANTILES = new ConcurrentHashMap<>();
   private static final int[] COUNTS = {30, 24, 20, 16, 12, 10};
 
   /** Fewest samples that are worth batching. */
@@ -131,6 +135,9 @@ public record BatchMeans(
 
   /** Two-sided Student factor. */
   static double quantile(double degreesOfFreedom, double level) {
-    return new TDistribution(degreesOfFreedom).inverseCumulativeProbability(0.5 + level / 2);
+    // The few pairs that occur are asked for again and again, and each takes a search to find.
+    return QUANTILES.computeIfAbsent(
+        List.of(degreesOfFreedom, level),
+        pair -> new TDistribution(degreesOfFreedom).inverseCumulativeProbability(0.5 + level / 2));
   }
 }

@@ -9,6 +9,9 @@ import java.util.regex.Pattern;
 final class Cells {
   private static final Pattern NUMBER =
       Pattern.compile("([-+]?\\d[\\d.,'\\u00a0\\u202f ]*(?:[eE][-+]?\\d+)?|[-+]?[.,]\\d+)(.*)");
+  private static final double[] POWERS = {
+    1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
+  };
   private static final Map<String, String> UNITS =
       Map.ofEntries(
           Map.entry("°c", "°C"),
@@ -55,6 +58,10 @@ final class Cells {
 
   /** Whether the cell stands for "no value". */
   static boolean blank(String cell) {
+    // Most cells begin with a digit; they need no copy in small letters.
+    if (!cell.isEmpty() && cell.charAt(0) >= '0' && cell.charAt(0) <= '9') {
+      return false;
+    }
     return switch (cell.strip().toLowerCase(Locale.ROOT)) {
       case "", "-", "--", "n/a", "na", "nan", "null", "none", "?" -> true;
       default -> false;
@@ -68,8 +75,13 @@ final class Cells {
     if (end == 0) {
       return Double.NaN;
     }
-    if (plain(text)) {
-      return parse(text);
+    double plain = plain(text, decimalComma ? ',' : '.');
+    if (!Double.isNaN(plain)) {
+      return plain;
+    }
+    char first = text.charAt(0);
+    if ((first < '0' || first > '9') && "+-.,".indexOf(first) < 0) {
+      return Double.NaN;
     }
     Matcher m = NUMBER.matcher(text);
     if (!m.matches()) {
@@ -84,18 +96,33 @@ final class Cells {
     return parse(digits);
   }
 
-  /** Only digits, sign, one point and exponent: the common case, without a pattern. */
-  private static boolean plain(String text) {
-    int points = 0;
-    for (int i = 0; i < text.length(); i++) {
+  /**
+   * Digits with at most one decimal mark, the common case, without patterns or copies; not a number
+   * for anything else. Up to 15 digits the quotient of two exact figures is rounded once, so it is
+   * the nearest figure, as {@link Double#parseDouble} gives it.
+   */
+  private static double plain(String text, char mark) {
+    long digits = 0;
+    int count = 0;
+    int decimals = -1;
+    int start = text.charAt(0) == '-' ? 1 : 0;
+    for (int i = start; i < text.length(); i++) {
       char c = text.charAt(i);
-      if (c == '.') {
-        points++;
-      } else if ((c < '0' || c > '9') && !(i == 0 && c == '-')) {
-        return false;
+      if (c >= '0' && c <= '9') {
+        digits = digits * 10 + (c - '0');
+        count++;
+        decimals += decimals >= 0 ? 1 : 0;
+      } else if (c == mark && decimals < 0) {
+        decimals = 0;
+      } else {
+        return Double.NaN;
       }
     }
-    return points == 0;
+    if (count == 0 || count > 15) {
+      return Double.NaN;
+    }
+    double value = decimals > 0 ? digits / POWERS[decimals] : digits;
+    return start == 1 ? -value : value;
   }
 
   private static double parse(String text) {

@@ -15,7 +15,7 @@ import java.util.regex.Pattern;
  * @param decimalComma whether numbers use a comma as decimal mark
  */
 record Dialect(char delimiter, boolean blanks, boolean decimalComma) {
-  private static final int LOOK_LINES = 400;
+  private static final int LOOK_LINES = 80;
   private static final Pattern RUN_OF_BLANKS = Pattern.compile("[ \\t]+");
   private static final Pattern COMMA_DECIMAL = Pattern.compile("[-+]?\\d+,\\d+( ?[^\\d,]*)?");
   private static final Pattern POINT_DECIMAL = Pattern.compile("[-+]?\\d+\\.\\d+( ?[^\\d.]*)?");
@@ -61,9 +61,9 @@ record Dialect(char delimiter, boolean blanks, boolean decimalComma) {
     int points = 0;
     for (String line : lines) {
       for (String cell : split(line)) {
-        if (COMMA_DECIMAL.matcher(cell.strip()).matches()) {
+        if (cell.indexOf(',') >= 0 && COMMA_DECIMAL.matcher(cell.strip()).matches()) {
           commas++;
-        } else if (POINT_DECIMAL.matcher(cell.strip()).matches()) {
+        } else if (cell.indexOf('.') >= 0 && POINT_DECIMAL.matcher(cell.strip()).matches()) {
           points++;
         }
       }

@@ -189,7 +189,8 @@ final class Samples {
 
   private TimeLine readTime() {
     String unit = timeColumns.length > 0 ? header.units()[timeColumns[0]] : "";
-    boolean dayFirst = timeTexts.stream().anyMatch(t -> t.matches("(1[3-9]|[23]\\d)/\\d.*"));
+    boolean dayFirst =
+        timeTexts.stream().anyMatch(t -> t.indexOf('/') > 0 && t.matches("(1[3-9]|[23]\\d)/\\d.*"));
     double[] raw = new double[size];
     for (int i = 0; i < size; i++) {
       raw[i] = TimeColumn.seconds(timeTexts.get(i), dayFirst, unit, decimalComma);

@@ -22,6 +22,13 @@ final class TimeColumn {
 
   static boolean looksLikeTime(String cell) {
     String text = cell.strip();
+    // Patterns are dear; nothing is a time without one of these between its digits.
+    if (text.indexOf(':') < 0
+        && text.indexOf('-') < 1
+        && text.indexOf('/') < 0
+        && text.indexOf('.') < 0) {
+      return false;
+    }
     return TIME.matcher(text).matches() || DATE_TIME.matcher(text).matches();
   }
 
@@ -44,13 +51,15 @@ final class TimeColumn {
    */
   static double seconds(String cell, boolean dayFirst, String unit, boolean decimalComma) {
     String text = cell.strip();
-    Matcher time = TIME.matcher(text);
-    if (time.matches()) {
-      return timeOfDay(time);
-    }
-    Matcher date = DATE_TIME.matcher(text);
-    if (date.matches()) {
-      return dateTime(date, dayFirst);
+    if (looksLikeTime(text)) {
+      Matcher time = TIME.matcher(text);
+      if (time.matches()) {
+        return timeOfDay(time);
+      }
+      Matcher date = DATE_TIME.matcher(text);
+      if (date.matches()) {
+        return dateTime(date, dayFirst);
+      }
     }
     double figure = Cells.number(text, decimalComma);
     if (Math.abs(figure) > 1e11) {

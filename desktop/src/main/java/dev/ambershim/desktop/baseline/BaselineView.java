@@ -44,7 +44,7 @@ public final class BaselineView implements StageView {
     Button add = new Button("Add logs from before the work  Ctrl+O");
     add.setId("add-before");
     add.getStyleClass().add("next");
-    add.setDisable(model.readOnly());
+    add.disableProperty().bind(model.readOnlyProperty());
     add.setOnAction(e -> shell.pickBefore());
     HBox foot =
         new HBox(

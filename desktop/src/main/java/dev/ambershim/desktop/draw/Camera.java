@@ -14,15 +14,14 @@ import javax.imageio.ImageIO;
 public final class Camera {
   private Camera() {}
 
-  /** Runs something once the scene has been laid out and painted. */
+  /** Runs something once the scene has been laid out and handed to the painter. */
   public static void afterNextFrames(Scene scene, Runnable then) {
     new AnimationTimer() {
       private int frames;
 
       @Override
       public void handle(long now) {
-        scene.getRoot().applyCss();
-        if (++frames == 3) {
+        if (++frames == 2) {
           stop();
           then.run();
         }

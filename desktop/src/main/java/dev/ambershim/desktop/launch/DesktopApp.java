@@ -5,7 +5,8 @@ import dev.ambershim.desktop.draw.Camera;
 import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.Opened;
 import dev.ambershim.desktop.shell.ShellModel;
-import dev.ambershim.desktop.theme.Theme;
+import dev.ambershim.desktop.shell.ShellView;
+import dev.ambershim.desktop.work.Failures;
 import dev.ambershim.desktop.work.FilePicker;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
@@ -22,7 +23,8 @@ public final class DesktopApp extends Application {
   private static volatile LaunchOptions options;
   private static volatile CompletableFuture<Opened> opening;
 
-  private ShellModel model;
+  private final ShellModel model = new ShellModel();
+  private CompletableFuture<Void> shown;
 
   /** Starts and runs until the window is closed. */
   public static void run(LaunchOptions chosen) {
@@ -33,56 +35,48 @@ public final class DesktopApp extends Application {
 
   @Override
   public void start(Stage stage) {
-    Theme.loadFonts();
-    // A scratch stage keeps JavaFX alive while the logbook is still being opened.
-    Platform.setImplicitExit(false);
-    wait(stage, opening, options);
+    Scene scene = Window.scene(model, FilePicker.over(stage));
+    // The window is built and shown while the logbook is still being opened.
+    Window.show(stage, scene, model);
+    wait(stage, scene, opening, options);
   }
 
-  private void wait(Stage stage, CompletableFuture<Opened> opened, LaunchOptions how) {
-    CompletableFuture<Void> shown =
+  private void wait(Stage stage, Scene scene, CompletableFuture<Opened> opened, LaunchOptions how) {
+    shown =
         opened.handle(
             (result, failure) -> {
               Platform.runLater(
                   () -> {
                     if (failure == null) {
-                      show(stage, result, how);
+                      show(stage, scene, result, how);
                     } else {
-                      ask(stage, failure, how);
+                      ask(stage, scene, failure, how);
                     }
                   });
               return null;
             });
-    LoggerFactory.getLogger(DesktopApp.class).debug("waiting for the logbook: {}", shown);
   }
 
-  private void show(Stage stage, Opened opened, LaunchOptions how) {
-    Platform.setImplicitExit(true);
-    model = new ShellModel(opened);
-    Scene scene = Window.scene(model, FilePicker.over(stage));
-    Window.show(stage, scene, model, how.demo() ? "" : opened.preferences().window());
+  private void show(Stage stage, Scene scene, Opened opened, LaunchOptions how) {
+    if (!how.demo()) {
+      Window.restore(stage, opened.preferences().window());
+    }
+    model.begin(opened);
     Camera.afterNextFrames(
         scene,
         () -> {
           StartReport.windowUp();
+          Failures.logTo(opened.logbook().folder());
           how.picture().ifPresent(target -> Camera.take(scene, target).setName("picture"));
         });
   }
 
   /** Says why the logbook did not open; a busy one can be looked at. */
-  private void ask(Stage stage, Throwable failure, LaunchOptions how) {
+  private void ask(Stage stage, Scene scene, Throwable failure, LaunchOptions how) {
+    Failures.logTo(how.logbook());
     LoggerFactory.getLogger(DesktopApp.class).error("the logbook did not open", failure);
+    ShellView shell = (ShellView) scene.getRoot();
     boolean busy = failure instanceof Problem p && p.key().equals("logbook.busy");
-    VBox box =
-        new VBox(
-            14,
-            Labels.wrapped(busy ? "This logbook is already open." : "The logbook did not open."),
-            Labels.wrapped(failure.getMessage(), "reason"));
-    box.getChildren().get(0).getStyleClass().add("sheet-title");
-    Button quit = new Button("Quit");
-    quit.setId("quit");
-    quit.setCancelButton(true);
-    quit.setOnAction(e -> Platform.exit());
     HBox buttons = new HBox(10);
     if (busy) {
       Button look = new Button("Open read-only");
@@ -92,26 +86,25 @@ public final class DesktopApp extends Application {
       look.setOnAction(
           e -> {
             LaunchOptions reading = new LaunchOptions(how.logbook(), false, true, how.picture());
-            stage.hide();
-            wait(stage, Opening.start(reading), reading);
+            shell.closeSheet();
+            wait(stage, scene, Opening.start(reading), reading);
           });
       buttons.getChildren().add(look);
     }
+    Button quit = new Button("Quit");
+    quit.setId("quit");
+    quit.setOnAction(e -> Platform.exit());
     buttons.getChildren().add(quit);
-    box.getChildren().add(buttons);
-    box.getStyleClass().add("stage");
-    Scene scene = new Scene(box, 560, 220);
-    Theme.GRAPHITE.dress(scene);
-    stage.setTitle("Amber Shim");
-    stage.setScene(scene);
-    stage.setOnCloseRequest(e -> Platform.exit());
-    stage.show();
+    shell.showQuestion(
+        busy ? "This logbook is already open" : "The logbook did not open",
+        new VBox(14, Labels.wrapped(failure.getMessage()), buttons));
   }
 
   @Override
   public void stop() {
-    if (model != null) {
-      model.close();
+    if (shown != null) {
+      shown.cancel(false); // a logbook that opens now has nowhere to be shown
     }
+    model.close();
   }
 }

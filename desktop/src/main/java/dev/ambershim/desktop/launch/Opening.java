@@ -2,7 +2,7 @@ package dev.ambershim.desktop.launch;
 
 import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.desktop.shell.Opened;
-import dev.ambershim.desktop.work.Failures;
+import dev.ambershim.desktop.theme.Theme;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
 import java.io.IOException;
@@ -16,9 +16,6 @@ import java.util.stream.Stream;
 
 /** Opens a logbook on a thread of its own, so that JavaFX can start meanwhile. */
 public final class Opening {
-  /** System property that names a folder with the demo's logbook ready made. */
-  static final String READY_DEMO = "ambershim.demo";
-
   private Opening() {}
 
   /** Opens the logbook that the options ask for. */
@@ -43,13 +40,8 @@ public final class Opening {
     if (options.demo()) {
       return demo();
     }
-    Logbook logbook =
-        Logbook.open(
-            options.logbook(),
-            options.readOnly() ? Access.READ_ONLY : Access.WRITE,
-            Clock.systemUTC());
-    Failures.logTo(options.logbook());
-    return logbook;
+    return Logbook.open(
+        options.logbook(), options.readOnly() ? Access.READ_ONLY : Access.WRITE, Clock.systemUTC());
   }
 
   /** The demo in a scratch folder that goes when the process ends. */
@@ -57,11 +49,10 @@ public final class Opening {
     try {
       Path scratch = Files.createTempDirectory("amber-shim-demo");
       Runtime.getRuntime().addShutdownHook(new Thread(() -> remove(scratch)));
-      Failures.logTo(scratch);
-      String ready = System.getProperty(READY_DEMO, "");
-      boolean made = !ready.isEmpty() && Files.isRegularFile(Path.of(ready, "logbook.sqlite"));
+      Path ready = Path.of(System.getProperty(Theme.READY, ""), "demo", "logbook.sqlite");
+      boolean made = Files.isRegularFile(ready);
       if (made) {
-        Files.copy(Path.of(ready, "logbook.sqlite"), scratch.resolve("logbook.sqlite"));
+        Files.copy(ready, scratch.resolve("logbook.sqlite"));
       }
       Logbook logbook = Logbook.open(scratch, Access.WRITE, Clock.systemUTC());
       if (!made) {

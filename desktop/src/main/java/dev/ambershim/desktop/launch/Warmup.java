@@ -9,6 +9,7 @@ import dev.ambershim.desktop.theme.Theme;
 import dev.ambershim.desktop.work.FilePicker;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.NativeStore;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,33 +19,31 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 
 /**
- * Run once after a build: makes the demo's logbook, and shows the window once so that the virtual
- * machine can keep its classes ready for quicker starts.
+ * Run once after a build: makes the demo's logbook, the binary style sheets and the native library
+ * ready, and shows the window once so that the virtual machine can keep its classes for quicker
+ * starts.
  */
 public final class Warmup extends Application {
-  private static volatile Path ready;
-
   /**
-   * Makes the demo in a folder, shows the window, ends.
+   * Makes everything ready in a folder, shows the window, ends.
    *
-   * @param arguments the folder
+   * @param arguments the folder, which must not be there yet
    */
   public static void main(String[] arguments) throws IOException {
-    ready = Path.of(arguments[0]);
-    if (!Files.exists(ready.resolve("logbook.sqlite"))) {
-      Path making = ready.resolveSibling("demo.new");
-      Files.createDirectories(making);
-      try (Logbook logbook = Logbook.open(making, Access.WRITE, Clock.systemUTC())) {
-        DemoWorkshop.fill(logbook);
-      }
-      Files.move(making, ready);
+    Path ready = Path.of(arguments[0]);
+    Path making = ready.resolveSibling("ready.new");
+    Files.createDirectories(making);
+    try (Logbook logbook = Logbook.open(making.resolve("demo"), Access.WRITE, Clock.systemUTC())) {
+      DemoWorkshop.fill(logbook);
     }
+    Theme.makeBinary(making);
+    NativeStore.extract(making);
+    Files.move(making, ready);
     launch(Warmup.class);
   }
 
   @Override
   public void start(javafx.stage.Stage stage) {
-    Theme.loadFonts();
     Thread opener =
         new Thread(
             () -> {
@@ -55,9 +54,10 @@ public final class Warmup extends Application {
   }
 
   private static void show(javafx.stage.Stage stage, Opened opened) {
-    ShellModel model = new ShellModel(opened);
+    ShellModel model = new ShellModel();
     Scene scene = Window.scene(model, FilePicker.over(stage));
-    Window.show(stage, scene, model, "");
+    Window.show(stage, scene, model);
+    model.begin(opened);
     Camera.afterNextFrames(
         scene,
         () -> {

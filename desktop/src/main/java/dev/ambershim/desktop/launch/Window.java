@@ -5,9 +5,11 @@ import dev.ambershim.desktop.prove.ProveView;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
 import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.theme.Theme;
 import dev.ambershim.desktop.weigh.WeighView;
 import dev.ambershim.desktop.work.FilePicker;
 import java.util.Map;
+import javafx.scene.Group;
 import javafx.scene.Scene;
 import javafx.stage.Screen;
 
@@ -20,6 +22,11 @@ public final class Window {
 
   /** A scene of the usual size, dressed in the person's theme. */
   public static Scene scene(ShellModel model, FilePicker picker) {
+    Thread fonts = Theme.loadFonts();
+    // Dressed before it is filled: styling every node twice would double the time to the window.
+    model.themeProperty().get().base();
+    Scene scene = new Scene(new Group(), WIDTH, HEIGHT);
+    model.themeProperty().get().dress(scene);
     ShellView shell =
         new ShellView(
             model,
@@ -32,19 +39,26 @@ public final class Window {
                     () -> new BaselineView(model, view),
                     Stage.PROVE,
                     () -> new ProveView(model, view)));
-    Scene scene = new Scene(shell, WIDTH, HEIGHT);
-    model.themeProperty().get().dress(scene);
+    await(fonts);
+    scene.setRoot(shell);
     model.themeProperty().addListener((o, was, is) -> is.dress(scene));
     return scene;
   }
 
+  private static void await(Thread fonts) {
+    try {
+      fonts.join();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
   /** Puts the scene on a window and remembers where the person leaves it. */
-  public static void show(javafx.stage.Stage stage, Scene scene, ShellModel model, String place) {
+  public static void show(javafx.stage.Stage stage, Scene scene, ShellModel model) {
     stage.setTitle("Amber Shim");
     stage.setScene(scene);
     stage.setMinWidth(1024);
     stage.setMinHeight(640);
-    restore(stage, place);
     stage.setOnCloseRequest(
         e ->
             model.keepWindow(
@@ -58,7 +72,8 @@ public final class Window {
     stage.show();
   }
 
-  private static void restore(javafx.stage.Stage stage, String place) {
+  /** Puts the window where the person left it, if that is still on a screen. */
+  public static void restore(javafx.stage.Stage stage, String place) {
     if (!place.matches("-?\\d+,-?\\d+,\\d+,\\d+")) {
       return;
     }

@@ -50,8 +50,8 @@ public final class ProveView implements StageView {
     after.setId("add-after");
     after.getStyleClass().add("next");
     after.setOnAction(e -> shell.pickAfter());
-    before.setDisable(model.readOnly());
-    after.setDisable(model.readOnly());
+    before.disableProperty().bind(model.readOnlyProperty());
+    after.disableProperty().bind(model.readOnlyProperty());
     HBox foot = new HBox(10, after, before, Labels.line("or drop them on the window.", "hint"));
     foot.setAlignment(Pos.CENTER_LEFT);
     node = new VBox(answer, chartPanel, rows, foot);

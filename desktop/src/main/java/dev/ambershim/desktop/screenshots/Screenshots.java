@@ -61,7 +61,6 @@ public final class Screenshots extends Application {
 
   @Override
   public void start(javafx.stage.Stage stage) {
-    Theme.loadFonts();
     Thread opener =
         new Thread(
             () -> {
@@ -72,10 +71,11 @@ public final class Screenshots extends Application {
   }
 
   private void begin(javafx.stage.Stage stage, Opened opened) {
-    model = new ShellModel(opened);
+    model = new ShellModel();
     scene = Window.scene(model, FilePicker.over(stage));
     shell = (ShellView) scene.getRoot();
-    Window.show(stage, scene, model, "");
+    Window.show(stage, scene, model);
+    model.begin(opened);
     String fennel =
         model.jobs().stream()
             .filter(j -> j.title().startsWith("Fennel"))

@@ -12,7 +12,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -133,7 +132,6 @@ public final class RunRows extends VBox {
     Button button = new Button(words);
     button.setId(id);
     button.getStyleClass().add("small");
-    button.setTooltip(new Tooltip(words));
     button.setOnAction(e -> action.run());
     return button;
   }

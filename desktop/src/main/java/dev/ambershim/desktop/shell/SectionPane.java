@@ -9,6 +9,7 @@ import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.desktop.draw.PictureView;
 import java.util.List;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -119,7 +120,8 @@ final class SectionPane extends VBox {
         job.hashCode() + side.words() + model.partProperty().get() + model.notationProperty().get();
     if (!now.equals(shown)) {
       shown = now;
-      fill(job, side, model.partProperty().get());
+      // The picture first; the boxes to type in follow a moment later.
+      Platform.runLater(() -> fill(job, side, model.partProperty().get()));
     }
   }
 

@@ -13,23 +13,14 @@ import javafx.scene.layout.HBox;
  */
 final class Shelf extends HBox {
   private final Label message = Labels.line("");
+  private HBox progress;
 
   Shelf(ShellModel model) {
     getStyleClass().add("shelf");
     message.setId("message");
     message.setMaxWidth(Double.MAX_VALUE);
-    Label name = Labels.line("", "quiet");
-    name.textProperty().bind(model.work().nameProperty());
-    ProgressBar bar = new ProgressBar();
-    bar.progressProperty().bind(model.work().shareProperty());
-    bar.setPrefWidth(140);
-    Button cancel = new Button("Cancel");
-    cancel.setId("cancel");
-    cancel.setOnAction(e -> model.work().cancelRunning());
-    HBox progress = new HBox(8, name, bar, cancel);
-    progress.setAlignment(Pos.CENTER_LEFT);
-    progress.visibleProperty().bind(model.work().nameProperty().isNotEmpty());
-    progress.managedProperty().bind(progress.visibleProperty());
+    // A tip is a window of its own and dear to make, so it is made when it is first looked for.
+    message.setOnMouseEntered(e -> message.setTooltip(new Tooltip(message.getText())));
     Label saved = Labels.line("", "quiet");
     saved.setId("saved");
     saved
@@ -37,11 +28,38 @@ final class Shelf extends HBox {
         .bind(
             Bindings.when(model.work().busyProperty())
                 .then("Saving…")
-                .otherwise(model.readOnly() ? "Read-only" : "All changes saved"));
+                .otherwise(
+                    Bindings.when(model.openedProperty().not())
+                        .then("Opening your logbook…")
+                        .otherwise(
+                            Bindings.when(model.readOnlyProperty())
+                                .then("Read-only")
+                                .otherwise("All changes saved"))));
     saved.setMinWidth(120);
-    getChildren().addAll(message, Labels.spring(), progress, saved);
+    getChildren().addAll(message, Labels.spring(), saved);
+    model.work().nameProperty().addListener((o, was, is) -> progress(model, !is.isEmpty()));
     model.messageProperty().addListener((o, was, is) -> show(is));
     show(model.messageProperty().get());
+  }
+
+  private void progress(ShellModel model, boolean on) {
+    if (progress == null && on) {
+      Label name = Labels.line("", "quiet");
+      name.textProperty().bind(model.work().nameProperty());
+      ProgressBar bar = new ProgressBar();
+      bar.progressProperty().bind(model.work().shareProperty());
+      bar.setPrefWidth(140);
+      Button cancel = new Button("Cancel");
+      cancel.setId("cancel");
+      cancel.setOnAction(e -> model.work().cancelRunning());
+      progress = new HBox(8, name, bar, cancel);
+      progress.setAlignment(Pos.CENTER_LEFT);
+      getChildren().add(2, progress);
+    }
+    if (progress != null) {
+      progress.setVisible(on);
+      progress.setManaged(on);
+    }
   }
 
   private void show(Message said) {
@@ -51,7 +69,6 @@ final class Shelf extends HBox {
       return;
     }
     message.setText((said.problem() ? "⚠ " : "") + said.text());
-    message.setTooltip(new Tooltip(said.text()));
     if (said.problem()) {
       message.getStyleClass().add("problem");
     }

@@ -34,6 +34,8 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
@@ -47,35 +49,44 @@ import javafx.collections.ObservableList;
  * JavaFX thread; the logbook and all reckoning are reached only through the line of work.
  */
 public final class ShellModel implements AutoCloseable {
-  private final Logbook logbook;
   private final Work work;
   private final Map<String, RunLog> logs = new ConcurrentHashMap<>();
   private final ReadOnlyObjectWrapper<StoredJob> stored = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Assessment> assessment = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
-  private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.WEIGH);
+  private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.PROVE);
   private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.AFTER);
   private final StringProperty part = new SimpleStringProperty(SectionPicture.INNER);
   private final ReadOnlyObjectWrapper<Theme> theme = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Notation> notation = new ReadOnlyObjectWrapper<>();
   private final ObservableList<JobHead> jobs = FXCollections.observableArrayList();
   private final List<Message> history = new ArrayList<>();
+  private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
+  private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
+  private Logbook logbook;
   private int unsaved;
 
-  /** Starts from an opened logbook. */
-  public ShellModel(Opened opened) {
-    logbook = opened.logbook();
+  /** Starts without a logbook; the window can be built meanwhile. */
+  public ShellModel() {
     work = new Work(this::hear);
-    logs.putAll(opened.logs());
-    theme.set(opened.preferences().theme());
-    notation.set(opened.preferences().notation());
-    jobs.setAll(opened.jobs());
-    opened.stored().ifPresent(this::take);
-    opened.assessment().ifPresent(assessment::set);
-    if (assessment.get() != null && assessment.get().comparison().isPresent()) {
-      stage.set(Stage.PROVE);
-    }
+    theme.set(Theme.GRAPHITE);
+    notation.set(Notation.METRIC);
+  }
+
+  /** Goes on with an opened logbook. */
+  public void begin(Opened from) {
+    logbook = from.logbook();
+    readOnly.set(logbook.readOnly());
+    logs.putAll(from.logs());
+    theme.set(from.preferences().theme());
+    notation.set(from.preferences().notation());
+    jobs.setAll(from.jobs());
+    from.assessment().ifPresent(assessment::set);
+    from.stored().ifPresent(this::take);
+    boolean judged = from.assessment().filter(a -> a.comparison().isPresent()).isPresent();
+    opened.set(true);
+    stage.set(judged ? Stage.PROVE : Stage.WEIGH);
     if (logbook.readOnly()) {
       say("This logbook is open in another window, so it is read-only here.");
     }
@@ -349,6 +360,9 @@ public final class ShellModel implements AutoCloseable {
 
   /** Takes a bundle in as a new job, and opens it. */
   public void readBundle(Path source) {
+    if (logbook == null) {
+      return;
+    }
     work.submit(
         "taking in the bundle",
         progress -> {
@@ -387,6 +401,9 @@ public final class ShellModel implements AutoCloseable {
   }
 
   private void keepPreferences() {
+    if (logbook == null) {
+      return;
+    }
     Theme look = theme.get();
     Notation writing = notation.get();
     work.submit(
@@ -400,6 +417,9 @@ public final class ShellModel implements AutoCloseable {
 
   /** Remembers where the window stands. */
   public void keepWindow(String place) {
+    if (logbook == null) {
+      return;
+    }
     work.submit(
         "",
         progress -> {
@@ -414,9 +434,19 @@ public final class ShellModel implements AutoCloseable {
     return work;
   }
 
+  /** Whether the logbook is there. */
+  public ReadOnlyBooleanProperty openedProperty() {
+    return opened.getReadOnlyProperty();
+  }
+
   /** Whether nothing can be changed. */
   public boolean readOnly() {
-    return logbook.readOnly();
+    return readOnly.get();
+  }
+
+  /** Whether nothing can be changed; so it is until the logbook is open. */
+  public ReadOnlyBooleanProperty readOnlyProperty() {
+    return readOnly.getReadOnlyProperty();
   }
 
   /** The job as it is kept, with what undo and redo would do. */
@@ -472,6 +502,8 @@ public final class ShellModel implements AutoCloseable {
   @Override
   public void close() {
     work.close();
-    logbook.close();
+    if (logbook != null) {
+      logbook.close();
+    }
   }
 }

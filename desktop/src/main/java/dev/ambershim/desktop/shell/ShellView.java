@@ -15,7 +15,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.Tooltip;
+import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -34,7 +34,7 @@ public final class ShellView extends StackPane {
   private final Map<Stage, StageView> built = new EnumMap<>(Stage.class);
   private final BorderPane frame = new BorderPane();
   private final ScrollPane middle = new ScrollPane();
-  private final DropTargets drop;
+  private DropTargets drop;
   private Sheet sheet;
 
   /**
@@ -50,7 +50,6 @@ public final class ShellView extends StackPane {
     this.model = model;
     this.picker = picker;
     this.stages = stages;
-    drop = new DropTargets(this::dropped);
     middle.setFitToWidth(true);
     middle.setFitToHeight(true);
     frame.setTop(new TopBar(this));
@@ -58,15 +57,16 @@ public final class ShellView extends StackPane {
     frame.setCenter(middle);
     frame.setRight(new SectionPane(model));
     frame.setBottom(new Shelf(model));
-    getChildren().addAll(frame, drop);
-    setOnDragOver(drop::watch);
+    getChildren().add(frame);
+    setOnDragOver(this::hanging);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     model.stageProperty().addListener((o, was, is) -> showStage());
+    model.openedProperty().addListener((o, was, is) -> showStage());
     model
         .jobProperty()
         .addListener(
             (o, was, is) -> {
-              if ((was == null) != (is == null)) {
+              if (model.openedProperty().get() && (was == null || is == null)) {
                 showStage();
               }
             });
@@ -78,7 +78,7 @@ public final class ShellView extends StackPane {
   }
 
   private void showStage() {
-    if (model.jobProperty().get() == null) {
+    if (model.openedProperty().get() && model.jobProperty().get() == null) {
       middle.setContent(empty());
       return;
     }
@@ -109,7 +109,7 @@ public final class ShellView extends StackPane {
   }
 
   private void key(KeyEvent event) {
-    if (event.getCode() == KeyCode.ESCAPE && sheet != null) {
+    if (event.getCode() == KeyCode.ESCAPE && sheet != null && model.openedProperty().get()) {
       closeSheet();
       event.consume();
     } else if (event.isShortcutDown() && event.getCode().isDigitKey()) {
@@ -136,6 +136,15 @@ public final class ShellView extends StackPane {
       sheet = null;
       frame.requestFocus();
     }
+  }
+
+  /** Lays a sheet over the window that only its own buttons put away. */
+  public void showQuestion(String title, Node content) {
+    closeSheet();
+    Sheet asking = new Sheet(title, () -> {}, content);
+    asking.lookup("#close-sheet").setVisible(false);
+    getChildren().add(asking);
+    sheet = asking;
   }
 
   void toggleKeys() {
@@ -215,6 +224,14 @@ public final class ShellView extends StackPane {
     picker.open("Take in a job bundle", "Job bundles", "*.shimjob").forEach(model::readBundle);
   }
 
+  private void hanging(DragEvent event) {
+    if (drop == null) {
+      drop = new DropTargets(this::dropped);
+      getChildren().add(drop);
+    }
+    drop.watch(event);
+  }
+
   private void dropped(List<Path> files, Side side) {
     List<Path> logs = files.stream().filter(f -> !DropTargets.bundle(f)).toList();
     files.stream().filter(DropTargets::bundle).forEach(model::readBundle);
@@ -262,14 +279,12 @@ public final class ShellView extends StackPane {
           back
               ? button("Undo", "Ctrl+Z", "undo", model::undo)
               : button("Redo", "Ctrl+Shift+Z", "redo", model::redo);
-      Tooltip tip = new Tooltip();
-      button.setTooltip(tip);
       Runnable follow =
           () -> {
             var stored = model.storedProperty().get();
             String what = stored == null ? "" : (back ? stored.undo() : stored.redo()).orElse("");
             button.setDisable(what.isEmpty() || model.readOnly());
-            tip.setText(what);
+            button.setAccessibleHelp(what);
           };
       model.storedProperty().addListener((o, was, is) -> follow.run());
       follow.run();

@@ -3,7 +3,6 @@ package dev.ambershim.desktop.shell;
 import java.util.Locale;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 
 /** The way through: the ten stages in order. */
@@ -21,7 +20,7 @@ final class StageRail extends VBox {
       if (!stage.built()) {
         button.getStyleClass().add("unbuilt");
       }
-      button.setTooltip(new Tooltip("Ctrl+" + number % 10 + ": " + stage.question()));
+      button.setAccessibleHelp("Ctrl+" + number % 10 + ": " + stage.question());
       button.setOnAction(
           e -> {
             model.stageProperty().set(stage);

@@ -5,9 +5,11 @@ import atlantafx.base.theme.PrimerLight;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
-import javafx.scene.Parent;
+import javafx.css.Stylesheet;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 
@@ -15,6 +17,9 @@ import javafx.scene.text.Font;
 public enum Theme {
   PAPER("paper"),
   GRAPHITE("graphite");
+
+  /** System property that names the folder with what was made ready after the build. */
+  public static final String READY = "ambershim.ready";
 
   private final String file;
 
@@ -37,8 +42,18 @@ public enum Theme {
     return this == PAPER ? GRAPHITE : PAPER;
   }
 
-  /** Loads the shipped fonts; call once before the first scene. */
-  public static void loadFonts() {
+  /**
+   * Loads the shipped fonts on a thread of its own.
+   *
+   * @return the thread, to be waited for before anything is measured or painted
+   */
+  public static Thread loadFonts() {
+    Thread loader = new Thread(Theme::loadAll, "fonts");
+    loader.start();
+    return loader;
+  }
+
+  private static void loadAll() {
     for (String font : List.of("Lato-Regular.ttf", "Lato-Bold.ttf")) {
       try (InputStream in =
           Theme.class.getResourceAsStream("/dev/ambershim/logbook/fonts/" + font)) {
@@ -51,19 +66,41 @@ public enum Theme {
     }
   }
 
-  /** Dresses a scene. */
-  public void dress(Scene scene) {
+  /** Makes this theme the base of all scenes; before the first scene it spares loading another. */
+  public void base() {
     Application.setUserAgentStylesheet(
         dark()
             ? new PrimerDark().getUserAgentStylesheetBSS()
             : new PrimerLight().getUserAgentStylesheetBSS());
+  }
+
+  /** Dresses a scene. */
+  public void dress(Scene scene) {
+    base();
     scene.getStylesheets().setAll(sheet("shell"), sheet(file));
-    Parent root = scene.getRoot();
-    root.getStyleClass().removeAll(PAPER.file, GRAPHITE.file);
-    root.getStyleClass().add(file);
   }
 
   private static String sheet(String name) {
-    return Theme.class.getResource(name + ".css").toExternalForm();
+    // Made binary after the build, a sheet loads faster; else it is taken as it was written.
+    Path binary = Path.of(System.getProperty(READY, ""), name + ".bss");
+    return Files.isRegularFile(binary)
+        ? binary.toUri().toString()
+        : Theme.class.getResource(name + ".css").toExternalForm();
+  }
+
+  /**
+   * Makes every sheet binary.
+   *
+   * @param folder where to put them
+   */
+  public static void makeBinary(Path folder) throws IOException {
+    for (String name : List.of("shell", PAPER.file, GRAPHITE.file)) {
+      Path text = folder.resolve(name + ".css");
+      try (InputStream in = Theme.class.getResourceAsStream(name + ".css")) {
+        Files.copy(in, text);
+      }
+      Stylesheet.convertToBinary(text.toFile(), folder.resolve(name + ".bss").toFile());
+      Files.delete(text);
+    }
   }
 }

@@ -94,7 +94,7 @@ public final class WeighView implements StageView {
   private void text(
       TextField field, String id, String path, String what, Function<Job, String> read) {
     field.setId(id);
-    field.setDisable(model.readOnly());
+    field.disableProperty().bind(model.readOnlyProperty());
     Runnable keep =
         () -> {
           if (!field.getText().equals(read.apply(model.jobProperty().get()))) {

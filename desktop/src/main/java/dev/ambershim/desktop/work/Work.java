@@ -24,8 +24,6 @@ import org.slf4j.LoggerFactory;
  * that edits reach the logbook in order. Results come back on the JavaFX thread.
  */
 public final class Work implements AutoCloseable {
-  private static final Logger LOG = LoggerFactory.getLogger(Work.class);
-
   /** A task that tells how far it is. */
   @FunctionalInterface
   public interface Task<T> {
@@ -131,12 +129,17 @@ public final class Work implements AutoCloseable {
     cancel.set(true);
   }
 
+  /** Fetched when there is something to log: the logging classes are slow to load at the start. */
+  private static Logger log() {
+    return LoggerFactory.getLogger(Work.class);
+  }
+
   private static Problem problem(String what, Exception e) {
     if (e instanceof Problem known) {
-      LOG.info("{}", known.getMessage(), known.getCause());
+      log().info("{}", known.getMessage(), known.getCause());
       return known;
     }
-    LOG.error("failed: {}", what, e);
+    log().error("failed: {}", what, e);
     return new Problem(
         "fault",
         Place.NOWHERE,
@@ -151,7 +154,7 @@ public final class Work implements AutoCloseable {
     line.shutdown();
     try {
       if (!line.awaitTermination(10, TimeUnit.SECONDS)) {
-        LOG.warn("work was still going on at the end");
+        log().warn("work was still going on at the end");
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();

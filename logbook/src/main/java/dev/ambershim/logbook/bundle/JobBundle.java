@@ -63,11 +63,12 @@ public final class JobBundle {
       Attachment file = logbook.attachment(run.sha256());
       files.put(at, file.bytes());
       logbook
-          .readingCsv(run.sha256())
+          .reading(run.sha256())
           .ifPresent(
-              csv ->
+              log ->
                   files.put(
-                      "readings/" + run.sha256() + ".csv", csv.getBytes(StandardCharsets.UTF_8)));
+                      "readings/" + run.sha256() + ".csv",
+                      Readings.csv(log).getBytes(StandardCharsets.UTF_8)));
       ObjectNode entry = logs.addObject();
       entry.put("sha256", run.sha256());
       entry.put("name", file.name());

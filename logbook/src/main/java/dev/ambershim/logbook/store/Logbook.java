@@ -355,11 +355,10 @@ public final class Logbook implements AutoCloseable {
               file.bytes());
           if (read.isPresent()) {
             h.execute(
-                "insert or replace into reading values (?, ?, ?, ?)",
+                "insert or replace into reading values (?, ?, ?)",
                 file.sha256(),
                 LogReader.VERSION,
-                Json.pretty(read.get().notes()),
-                Readings.compressed(read.get()));
+                Readings.pack(read.get()));
           }
         });
   }
@@ -386,20 +385,22 @@ public final class Logbook implements AutoCloseable {
                     "Drop the log on the window again."));
   }
 
-  /** What was read from a log, as CSV, if it was kept. */
-  public synchronized Optional<String> readingCsv(String sha256) {
+  /** What was read from a log, if it was kept by a reader of today's version. */
+  public synchronized Optional<RunLog> reading(String sha256) {
     return jdbi.withHandle(
             h ->
-                h.createQuery("select samples from reading where sha256 = ?")
+                h.createQuery("select packed from reading where sha256 = ? and reader_version = ?")
                     .bind(0, sha256)
+                    .bind(1, LogReader.VERSION)
                     .mapTo(byte[].class)
                     .findOne())
-        .map(Readings::text);
+        .map(Readings::unpack);
   }
 
-  /** A log of a job, read anew from the file as it came. */
+  /** A log of a job: as it was read before, or read anew from the file as it came. */
   public RunLog log(RunEntry run) {
-    return LogReader.read(run.fileName(), attachment(run.sha256()).bytes());
+    return reading(run.sha256())
+        .orElseGet(() -> LogReader.read(run.fileName(), attachment(run.sha256()).bytes()));
   }
 
   /** A setting, if it was ever made. */

@@ -1,19 +1,27 @@
 package dev.ambershim.logbook.store;
 
 import dev.ambershim.core.runlog.Channel;
+import dev.ambershim.core.runlog.ReadNotes;
+import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunLog;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.io.DataInputStream;
+import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.DoubleBuffer;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 
-/** What was read from a log, as plain CSV: seconds, then a column a channel; and file hashes. */
+/** What was read from a log: packed for the store, or as plain CSV for people; and file hashes. */
 public final class Readings {
   private Readings() {}
 
@@ -56,19 +64,51 @@ public final class Readings {
     }
   }
 
-  static byte[] compressed(RunLog log) {
+  /** All of a log but its samples. */
+  private record Head(String fileName, int samples, List<Column> columns, ReadNotes notes) {}
+
+  private record Column(String name, String unit, Role role, double confidence) {}
+
+  /** A log packed: its head as JSON, then time and columns as doubles, all in one gzip stream. */
+  static byte[] pack(RunLog log) {
+    List<Column> columns = new ArrayList<>();
+    log.channels()
+        .forEach(c -> columns.add(new Column(c.name(), c.unit(), c.role(), c.confidence())));
+    byte[] head =
+        Json.pretty(new Head(log.fileName(), log.size(), columns, log.notes()))
+            .getBytes(StandardCharsets.UTF_8);
+    ByteBuffer samples = ByteBuffer.allocate(8 * log.size() * (columns.size() + 1));
+    samples.asDoubleBuffer().put(log.seconds());
+    for (int i = 0; i < columns.size(); i++) {
+      samples.asDoubleBuffer().put((i + 1) * log.size(), log.channels().get(i).values());
+    }
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try (GZIPOutputStream zip = new GZIPOutputStream(out)) {
-      zip.write(csv(log).getBytes(StandardCharsets.UTF_8));
+    try (DataOutputStream zip = new DataOutputStream(new GZIPOutputStream(out))) {
+      zip.writeInt(head.length);
+      zip.write(head);
+      zip.write(samples.array());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     return out.toByteArray();
   }
 
-  static String text(byte[] compressed) {
-    try (GZIPInputStream zip = new GZIPInputStream(new ByteArrayInputStream(compressed))) {
-      return new String(zip.readAllBytes(), StandardCharsets.UTF_8);
+  /** A log from its packed form. */
+  static RunLog unpack(byte[] packed) {
+    try (DataInputStream zip =
+        new DataInputStream(new GZIPInputStream(new ByteArrayInputStream(packed), 1 << 16))) {
+      byte[] text = zip.readNBytes(zip.readInt());
+      Head head = Json.mapper().readValue(text, Head.class);
+      DoubleBuffer samples = ByteBuffer.wrap(zip.readAllBytes()).asDoubleBuffer();
+      double[] seconds = new double[head.samples()];
+      samples.get(seconds);
+      List<Channel> channels = new ArrayList<>();
+      for (Column c : head.columns()) {
+        double[] values = new double[head.samples()];
+        samples.get(values);
+        channels.add(new Channel(c.name(), c.unit(), c.role(), c.confidence(), values));
+      }
+      return new RunLog(head.fileName(), seconds, channels, head.notes());
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

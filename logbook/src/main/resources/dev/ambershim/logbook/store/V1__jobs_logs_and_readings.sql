@@ -26,12 +26,11 @@ create table attachment (
   bytes blob not null
 );
 
--- What was read from a log: how (JSON) and the samples (CSV, gzip).
+-- What was read from a log, packed, with the version of the reader that did.
 create table reading (
   sha256 text primary key references attachment (sha256) on delete cascade,
   reader_version integer not null,
-  notes text not null,
-  samples blob not null
+  packed blob not null
 );
 
 create table setting (
