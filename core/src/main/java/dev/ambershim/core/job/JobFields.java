@@ -180,7 +180,7 @@ public final class JobFields {
             0,
             1000,
             0,
-            200,
+            250,
             "Closed height less substrate, lid rim and nothing else; the old sealant counts."));
     fields.add(
         new Field(

@@ -8,7 +8,8 @@ import java.util.regex.Pattern;
 /** What a single cell of a log can mean: a number, a flag, a unit, nothing. */
 final class Cells {
   private static final Pattern NUMBER =
-      Pattern.compile("([-+]?\\d[\\d.,'\\u00a0\\u202f ]*(?:[eE][-+]?\\d+)?|[-+]?[.,]\\d+)(.*)");
+      Pattern.compile(
+          "([-+]?(?:\\d{1,3}(?:['\\u00a0\\u202f ]\\d{3})+(?:[.,]\\d+)?|\\d[\\d.,]*)(?:[eE][-+]?\\d+)?|[-+]?[.,]\\d+)(.*)");
   private static final double[] POWERS = {
     1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
   };

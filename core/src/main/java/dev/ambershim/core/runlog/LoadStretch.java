@@ -24,7 +24,9 @@ record LoadStretch(int from, int to) {
     if (sorted.length == 0) {
       return new LoadStretch(0, signal.length);
     }
-    double low = sorted[(int) (0.02 * (sorted.length - 1))];
+    // A rest may be short, so the low level is the fifth lowest sample; fewer are slips of a
+    // sensor.
+    double low = sorted[Math.min(4, sorted.length - 1)];
     double high = sorted[(int) (0.9 * (sorted.length - 1))];
     if (high - low < smallestStep) {
       return new LoadStretch(0, signal.length);

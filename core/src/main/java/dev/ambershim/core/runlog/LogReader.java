@@ -171,7 +171,7 @@ public final class LogReader {
         figures++;
       }
     }
-    return figures > 0 && figures * 2 > filled;
+    return figures > 0 && figures * 2 >= filled;
   }
 
   /** Usual count of cells in the rows from a given one on. */

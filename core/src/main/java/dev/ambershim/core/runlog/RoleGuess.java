@@ -38,17 +38,17 @@ record RoleGuess(Role role, double confidence) {
     if (ELSEWHERE.matcher(n).matches()) {
       return NONE;
     }
-    boolean temperature = unit.equals("°C") || unit.equals("°F");
-    boolean couldBeTemperature = unit.isEmpty() && low > -20 && high < 260 && high > 5 && !flag;
-    if (temperature || couldBeTemperature) {
-      return temperature(n, temperature);
-    }
     boolean derived = DERIVED.matcher(n).matches();
     if (unit.equals("W") || (unit.isEmpty() && n.matches(".*(power|watts?)( .*)?"))) {
       return derived || CORE.matcher(n).matches() ? NONE : power(n);
     }
     if (unit.equals("MHz") || unit.equals("GHz") || (unit.isEmpty() && clockName(n) && low > 0.1)) {
       return derived ? NONE : new RoleGuess(Role.CLOCK, clockName(n) ? 0.9 : 0.7);
+    }
+    boolean temperature = unit.equals("°C") || unit.equals("°F");
+    boolean couldBeTemperature = unit.isEmpty() && low > -20 && high < 260 && high > 5 && !flag;
+    if (temperature || couldBeTemperature) {
+      return temperature(n, temperature);
     }
     return NONE;
   }

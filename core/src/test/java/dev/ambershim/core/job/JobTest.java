@@ -1,0 +1,194 @@
+package dev.ambershim.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.material.Filling;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.picture.SectionPicture;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runlog.RunLog;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Editing a job, and what follows from one. */
+class JobTest {
+  private final Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Test chip");
+
+  @ParameterizedTest
+  @EnumSource(StartingPoint.class)
+  void everyFigureOfEveryStartingPointIsUsualAndEditable(StartingPoint point) {
+    Job start = Job.from(point, "x");
+    for (Side side : Side.values()) {
+      Set<String> paths = new HashSet<>();
+      for (Field field : JobFields.all(start, side)) {
+        assertThat(paths.add(field.path())).as(field.path()).isTrue();
+        double value = field.read(start);
+        assertThat(field.doubt(value, Notation.METRIC)).as(field.label()).isEmpty();
+        assertThat(field.how()).endsWith(".");
+        double other = (value + field.high()) / 2;
+        Job changed = field.write(start, other, Notation.METRIC);
+        double expected = field.path().equals("chip.cores") ? Math.round(other) : other;
+        assertThat(field.read(changed)).isEqualTo(expected);
+        assertThat(field.write(changed, value, Notation.METRIC)).isEqualTo(start);
+      }
+    }
+  }
+
+  @Test
+  void outOfRangeNamesFieldAndRange() {
+    Field field = field("chip.lid.thicknessMillimetres");
+    assertThatThrownBy(() -> field.write(job, 99, Notation.METRIC))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("lid thickness over the die: 99.0 mm is out of range")
+        .hasMessageContaining("from 0.3 to 8.0 mm");
+    assertThatThrownBy(() -> field.write(job, Double.NaN, Notation.METRIC))
+        .isInstanceOf(Problem.class);
+  }
+
+  @Test
+  void aSlipOfUnitIsRecognised() {
+    assertThatThrownBy(
+            () -> field("chip.dies.0.heightMicrometres").write(job, 0.78, Notation.METRIC))
+        .hasMessageContaining("looks like millimetres");
+    assertThatThrownBy(
+            () -> field("chip.lid.thicknessMillimetres").write(job, 2300, Notation.METRIC))
+        .hasMessageContaining("looks like micrometres");
+  }
+
+  @Test
+  void unusualIsDoubtedNotRefused() {
+    Field field = field("chip.lid.thicknessMillimetres");
+    assertThat(field.write(job, 5, Notation.METRIC).chip().lid().thicknessMillimetres())
+        .isEqualTo(5);
+    assertThat(field.doubt(5, Notation.METRIC).orElseThrow()).contains("Usual is 1.5 to 4.0 mm");
+  }
+
+  private Field field(String path) {
+    return JobFields.all(job, Side.BEFORE).stream()
+        .filter(f -> f.path().equals(path))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void anotherFillingBringsItsUsualFigures() {
+    Choice choice = JobFields.choices(SectionPicture.INNER, Side.BEFORE).get(0);
+    assertThat(choice.read(job)).isEqualTo("factory paste");
+    Job changed = choice.write(job, "liquid metal");
+    assertThat(changed.before().inner().filling()).isEqualTo(Filling.LIQUID_METAL);
+    assertThat(changed.before().inner().bondLineMicrometres()).isEqualTo(40);
+    assertThat(changed.after()).isEqualTo(job.after());
+  }
+
+  @Test
+  void lidAndMetalsArePicked() {
+    Choice lid = JobFields.choices(SectionPicture.LID, Side.AFTER).get(0);
+    assertThat(lid.write(job, "off").after().lidOn()).isFalse();
+    Choice plate = JobFields.choices(SectionPicture.PLATE, Side.AFTER).get(0);
+    assertThat(plate.read(plate.write(job, "nickel"))).isEqualTo("nickel");
+    assertThatThrownBy(() -> plate.write(job, "cheese"))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void runsComeGoAndChangeSides() {
+    Job with =
+        job.withRun(RunEntry.of(Side.BEFORE, "a.csv", "aa"))
+            .withRun(RunEntry.of(Side.AFTER, "b.csv", "bb"));
+    assertThat(with.runs(Side.BEFORE)).hasSize(1);
+    RunEntry moved = with.runs().get(0).on(Side.AFTER);
+    assertThat(with.withRun(0, moved).runs(Side.AFTER)).hasSize(2);
+    assertThat(with.withoutRun(0).runs()).extracting(RunEntry::fileName).containsExactly("b.csv");
+    RunEntry told = with.runs().get(0).withRole("x", Role.ROOM).withRoom(21.5);
+    assertThat(told.roles()).containsEntry("x", Role.ROOM);
+    assertThat(told.typedRoom()).hasValue(21.5);
+    assertThat(told.withRoom(null).typedRoom()).isEmpty();
+  }
+
+  @Test
+  void aPathThatLeadsNowhereIsAFault() {
+    assertThatThrownBy(() -> new RecordPath("chip.wings").get(job))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("wings");
+  }
+
+  private static RunLog log(String name, double core, int seconds) {
+    StringBuilder text =
+        new StringBuilder("time [s],core 0 [°C],core 1 [°C],room [°C],power [W]\n");
+    for (int i = 0; i < seconds; i++) {
+      double wave = 0.4 * Math.sin(i * 1.7) + 0.3 * Math.cos(i * 0.37);
+      text.append(
+          String.format(
+              Locale.ROOT, "%d,%.2f,%.2f,22.00,160.0%n", i, core + wave, core + 4 + wave));
+    }
+    return LogReader.read(name, text.toString().getBytes(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  void anAssessmentHasEveryAnswer() {
+    Job with =
+        job.withRun(RunEntry.of(Side.BEFORE, "a.csv", "aa"))
+            .withRun(RunEntry.of(Side.AFTER, "b.csv", "bb"));
+    Assessment now =
+        Assessment.of(
+            with,
+            Map.of("aa", log("a.csv", 80, 600), "bb", log("b.csv", 68, 600)),
+            Notation.METRIC);
+    assertThat(now.baseline().orElseThrow().sentence()).contains("60.0 K above room air");
+    assertThat(now.comparison().orElseThrow().sentence()).startsWith("Helped by 12.0 K");
+    assertThat(now.heatWatts()).isEqualTo(160);
+    assertThat(now.expected()).endsWith("The measured change agrees with that.");
+    assertThat(now.runs()).hasSize(2);
+  }
+
+  @Test
+  void aRunWithoutTemperaturesIsAProblemOfThatRunOnly() {
+    RunLog useless =
+        LogReader.read(
+            "c.csv", "time,fan [rpm]\n0,900\n1,901\n2,902\n".getBytes(StandardCharsets.UTF_8));
+    Job with =
+        job.withRun(RunEntry.of(Side.BEFORE, "a.csv", "aa"))
+            .withRun(RunEntry.of(Side.BEFORE, "c.csv", "cc"));
+    Assessment now =
+        Assessment.of(with, Map.of("aa", log("a.csv", 80, 600), "cc", useless), Notation.METRIC);
+    assertThat(now.runs().get(1).problem().orElseThrow().key()).isEqualTo("run.noTemperature");
+    assertThat(now.baseline()).isPresent();
+    assertThat(now.comparison()).isEmpty();
+  }
+
+  @Test
+  void betterOrWorseThanExpectedIsSaid() {
+    Job with =
+        job.withRun(RunEntry.of(Side.BEFORE, "a.csv", "aa"))
+            .withRun(RunEntry.of(Side.AFTER, "b.csv", "bb"));
+    RunLog before = log("a.csv", 80, 600);
+    assertThat(
+            Assessment.of(with, Map.of("aa", before, "bb", log("b.csv", 79, 600)), Notation.METRIC)
+                .expected())
+        .contains("It did worse than that");
+    assertThat(
+            Assessment.of(with, Map.of("aa", before, "bb", log("b.csv", 30, 600)), Notation.METRIC)
+                .expected())
+        .contains("It did better than that");
+  }
+
+  @Test
+  void withoutLogsThereIsStillAnExpectation() {
+    Assessment now = Assessment.of(job, Map.of(), Notation.METRIC);
+    assertThat(now.baseline()).isEmpty();
+    assertThat(now.heatWatts()).isEqualTo(150);
+    assertThat(now.expected()).isEqualTo(now.expectation().sentence());
+    assertThat(List.of(Side.values())).hasSize(2);
+  }
+}
