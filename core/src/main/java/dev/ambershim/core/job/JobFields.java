@@ -1,11 +1,11 @@
 package dev.ambershim.core.job;
 
-import static dev.ambershim.core.picture.SectionPicture.DIE;
-import static dev.ambershim.core.picture.SectionPicture.INNER;
-import static dev.ambershim.core.picture.SectionPicture.LID;
-import static dev.ambershim.core.picture.SectionPicture.OUTER;
-import static dev.ambershim.core.picture.SectionPicture.PLATE;
-import static dev.ambershim.core.picture.SectionPicture.SUBSTRATE;
+import static dev.ambershim.core.assembly.Part.DIE;
+import static dev.ambershim.core.assembly.Part.INNER;
+import static dev.ambershim.core.assembly.Part.LID;
+import static dev.ambershim.core.assembly.Part.OUTER;
+import static dev.ambershim.core.assembly.Part.PLATE;
+import static dev.ambershim.core.assembly.Part.SUBSTRATE;
 
 import dev.ambershim.core.notation.Unit;
 import java.util.ArrayList;

@@ -1,5 +1,12 @@
 package dev.ambershim.core.picture;
 
+import static dev.ambershim.core.assembly.Part.DIE;
+import static dev.ambershim.core.assembly.Part.INNER;
+import static dev.ambershim.core.assembly.Part.LID;
+import static dev.ambershim.core.assembly.Part.OUTER;
+import static dev.ambershim.core.assembly.Part.PLATE;
+import static dev.ambershim.core.assembly.Part.SUBSTRATE;
+
 import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.assembly.Chip;
 import dev.ambershim.core.assembly.Cooler;
@@ -21,15 +28,6 @@ import java.util.List;
  * each other are drawn side by side where they lie in x.
  */
 public final class SectionPicture {
-  /** Part names, as the marks carry them and the fields are grouped by. */
-  public static final String SUBSTRATE = "substrate";
-
-  public static final String DIE = "die";
-  public static final String INNER = "inner joint";
-  public static final String LID = "lid";
-  public static final String OUTER = "outer joint";
-  public static final String PLATE = "cold plate";
-
   private static final double LOUPE_HEIGHT = 96;
   private static final double MOST_PLATE_MILLIMETRES = 6;
 

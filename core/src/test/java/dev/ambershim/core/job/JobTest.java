@@ -3,10 +3,10 @@ package dev.ambershim.core.job;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.material.Filling;
 import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.runlog.LogReader;
 import dev.ambershim.core.runlog.Role;
@@ -83,7 +83,7 @@ class JobTest {
 
   @Test
   void anotherFillingBringsItsUsualFigures() {
-    Choice choice = JobFields.choices(SectionPicture.INNER, Side.BEFORE).get(0);
+    Choice choice = JobFields.choices(Part.INNER, Side.BEFORE).get(0);
     assertThat(choice.read(job)).isEqualTo("factory paste");
     Job changed = choice.write(job, "liquid metal");
     assertThat(changed.before().inner().filling()).isEqualTo(Filling.LIQUID_METAL);
@@ -93,9 +93,9 @@ class JobTest {
 
   @Test
   void lidAndMetalsArePicked() {
-    Choice lid = JobFields.choices(SectionPicture.LID, Side.AFTER).get(0);
+    Choice lid = JobFields.choices(Part.LID, Side.AFTER).get(0);
     assertThat(lid.write(job, "off").after().lidOn()).isFalse();
-    Choice plate = JobFields.choices(SectionPicture.PLATE, Side.AFTER).get(0);
+    Choice plate = JobFields.choices(Part.PLATE, Side.AFTER).get(0);
     assertThat(plate.read(plate.write(job, "nickel"))).isEqualTo("nickel");
     assertThatThrownBy(() -> plate.write(job, "cheese"))
         .isInstanceOf(IllegalArgumentException.class);

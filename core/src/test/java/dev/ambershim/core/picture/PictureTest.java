@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.assembly.Chip;
 import dev.ambershim.core.assembly.Joint;
+import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.forecast.Ladder;
 import dev.ambershim.core.material.Filling;
@@ -41,8 +42,8 @@ class PictureTest {
   @Test
   void theSectionIsToScaleBothWays() {
     Picture picture = section(point.asBought());
-    Mark.Box die = boxes(picture, SectionPicture.DIE).get(0);
-    Mark.Box substrate = boxes(picture, SectionPicture.SUBSTRATE).get(0);
+    Mark.Box die = boxes(picture, Part.DIE).get(0);
+    Mark.Box substrate = boxes(picture, Part.SUBSTRATE).get(0);
     assertThat(die.width() / substrate.width()).isCloseTo(9.2 / 37.5, within(1e-9));
     assertThat(die.height() / substrate.height()).isCloseTo(0.78 / 1.17, within(1e-9));
     double across = substrate.width() / 37.5;
@@ -58,9 +59,9 @@ class PictureTest {
   @Test
   void layersLieOnEachOther() {
     Picture picture = section(point.asBought());
-    Mark.Box substrate = boxes(picture, SectionPicture.SUBSTRATE).get(0);
-    Mark.Box die = boxes(picture, SectionPicture.DIE).get(0);
-    Mark.Box plate = boxes(picture, SectionPicture.PLATE).get(0);
+    Mark.Box substrate = boxes(picture, Part.SUBSTRATE).get(0);
+    Mark.Box die = boxes(picture, Part.DIE).get(0);
+    Mark.Box plate = boxes(picture, Part.PLATE).get(0);
     assertThat(die.y() + die.height()).isCloseTo(substrate.y(), within(1e-9));
     assertThat(plate.y()).isLessThan(die.y());
     assertThat(plate.y()).isGreaterThanOrEqualTo(0);
@@ -70,8 +71,8 @@ class PictureTest {
   void withoutTheLidThereIsNoLid() {
     Build bare = new Build(false, 0, point.asBought().inner(), Joint.usual(Filling.LIQUID_METAL));
     Picture picture = section(bare);
-    assertThat(boxes(picture, SectionPicture.LID)).isEmpty();
-    assertThat(boxes(picture, SectionPicture.INNER)).isEmpty();
+    assertThat(boxes(picture, Part.LID)).isEmpty();
+    assertThat(boxes(picture, Part.INNER)).isEmpty();
     assertThat(picture.description()).contains("no lid").contains("liquid metal of 40 µm");
   }
 
@@ -86,7 +87,7 @@ class PictureTest {
             Notation.METRIC,
             380,
             320);
-    assertThat(boxes(picture, SectionPicture.DIE)).hasSize(3);
+    assertThat(boxes(picture, Part.DIE)).hasSize(3);
   }
 
   private static RunChart.Line line(boolean after, double core) {

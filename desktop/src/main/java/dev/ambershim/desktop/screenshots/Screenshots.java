@@ -1,7 +1,7 @@
 package dev.ambershim.desktop.screenshots;
 
+import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.job.Side;
-import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.desktop.draw.Camera;
 import dev.ambershim.desktop.launch.Opening;
 import dev.ambershim.desktop.launch.Window;
@@ -119,7 +119,7 @@ public final class Screenshots extends Application {
             "prove-paper",
             () -> {
               model.setTheme(Theme.PAPER);
-              model.partProperty().set(SectionPicture.OUTER);
+              model.partProperty().set(Part.OUTER);
               model.open(fennel);
               go(Stage.PROVE);
             }));

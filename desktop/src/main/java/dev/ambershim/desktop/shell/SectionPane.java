@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.shell;
 
+import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.job.Choice;
 import dev.ambershim.core.job.Field;
 import dev.ambershim.core.job.Job;
@@ -76,12 +77,12 @@ final class SectionPane extends VBox {
     FlowPane row = new FlowPane(5, 5);
     for (String part :
         List.of(
-            SectionPicture.PLATE,
-            SectionPicture.OUTER,
-            SectionPicture.LID,
-            SectionPicture.INNER,
-            SectionPicture.DIE,
-            SectionPicture.SUBSTRATE,
+            Part.PLATE,
+            Part.OUTER,
+            Part.LID,
+            Part.INNER,
+            Part.DIE,
+            Part.SUBSTRATE,
             JobFields.JOB)) {
       ToggleButton button = new ToggleButton(part);
       button.setId("part-" + part.replace(' ', '-'));

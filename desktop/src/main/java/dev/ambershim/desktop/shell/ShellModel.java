@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.shell;
 
+import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Choice;
@@ -9,7 +10,6 @@ import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
-import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.runlog.LogReader;
 import dev.ambershim.core.runlog.Role;
@@ -57,7 +57,7 @@ public final class ShellModel implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
   private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.PROVE);
   private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.AFTER);
-  private final StringProperty part = new SimpleStringProperty(SectionPicture.INNER);
+  private final StringProperty part = new SimpleStringProperty(Part.INNER);
   private final ReadOnlyObjectWrapper<Theme> theme = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Notation> notation = new ReadOnlyObjectWrapper<>();
   private final ObservableList<JobHead> jobs = FXCollections.observableArrayList();

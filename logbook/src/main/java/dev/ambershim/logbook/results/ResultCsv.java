@@ -5,7 +5,9 @@ import de.siegmar.fastcsv.writer.LineDelimiter;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.runlog.RunAnalysis;
+import java.io.IOException;
 import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -32,20 +34,26 @@ public final class ResultCsv {
   /** The table as text. */
   public static String of(Assessment assessment) {
     StringWriter out = new StringWriter();
-    CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out);
-    csv.writeRecord(HEADER);
-    for (RunResult run : assessment.runs()) {
-      List<String> cells = new ArrayList<>();
-      cells.add(run.entry().side().words());
-      cells.add(run.entry().fileName());
-      cells.add(run.analysis().map(a -> a.unfit().isEmpty() ? "yes" : "no").orElse("no"));
-      for (int i = cells.size(); i < HEADER.size(); i++) {
-        int column = i;
-        cells.add(run.analysis().map(a -> figure(a, column)).orElse(""));
-      }
-      csv.writeRecord(cells);
+    // Closing the writer hands over what it still holds; a text in memory cannot fail.
+    try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+      csv.writeRecord(HEADER);
+      assessment.runs().forEach(run -> csv.writeRecord(cells(run)));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
     return out.toString();
+  }
+
+  private static List<String> cells(RunResult run) {
+    List<String> cells = new ArrayList<>();
+    cells.add(run.entry().side().words());
+    cells.add(run.entry().fileName());
+    cells.add(run.analysis().map(a -> a.unfit().isEmpty() ? "yes" : "no").orElse("no"));
+    for (int i = cells.size(); i < HEADER.size(); i++) {
+      int column = i;
+      cells.add(run.analysis().map(a -> figure(a, column)).orElse(""));
+    }
+    return cells;
   }
 
   private static String figure(RunAnalysis a, int column) {

@@ -1,0 +1,130 @@
+package dev.ambershim.cli;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchCondition;
+import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.lang.ConditionEvents;
+import com.tngtech.archunit.lang.SimpleConditionEvent;
+
+/** The arrows of the house: desktop and cli to logbook and sensors to core, one way. */
+@AnalyzeClasses(packages = "dev.ambershim", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+  @ArchTest
+  static final ArchRule CORE_IS_PURE =
+      noClasses()
+          .that()
+          .resideInAPackage("dev.ambershim.core..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "dev.ambershim.logbook..",
+              "dev.ambershim.sensors..",
+              "dev.ambershim.desktop..",
+              "dev.ambershim.cli..",
+              "javafx..",
+              "java.sql..",
+              "java.nio.file..",
+              "java.awt..",
+              "javax.swing..");
+
+  @ArchTest
+  static final ArchRule CORE_HAS_NO_CLOCK_AND_NO_THREADS =
+      noClasses()
+          .that()
+          .resideInAPackage("dev.ambershim.core..")
+          .should()
+          .callMethod(System.class, "currentTimeMillis")
+          .orShould()
+          .dependOnClassesThat()
+          .areAssignableTo(Thread.class)
+          .orShould()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.time.Clock");
+
+  @ArchTest
+  static final ArchRule LOGBOOK_AND_SENSORS_KNOW_ONLY_THE_CORE =
+      noClasses()
+          .that()
+          .resideInAnyPackage("dev.ambershim.logbook..", "dev.ambershim.sensors..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("dev.ambershim.desktop..", "dev.ambershim.cli..", "javafx..");
+
+  @ArchTest
+  static final ArchRule LOGBOOK_AND_SENSORS_DO_NOT_KNOW_EACH_OTHER =
+      noClasses()
+          .that()
+          .resideInAPackage("dev.ambershim.logbook..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("dev.ambershim.sensors..");
+
+  @ArchTest
+  static final ArchRule NOBODY_KNOWS_THE_COMMANDS =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("dev.ambershim.cli..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("dev.ambershim.cli..");
+
+  @ArchTest
+  static final ArchRule STAGES_DO_NOT_KNOW_EACH_OTHER =
+      slices()
+          .matching("dev.ambershim.desktop.(weigh|baseline|prove)..")
+          .should()
+          .notDependOnEachOther();
+
+  @ArchTest
+  static final ArchRule DESKTOP_PACKAGES_HAVE_NO_CIRCLES =
+      slices().matching("dev.ambershim.desktop.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule CORE_PACKAGES_HAVE_NO_CIRCLES =
+      slices().matching("dev.ambershim.core.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule THE_SHELL_MODEL_HOLDS_NO_NODE =
+      noClasses()
+          .that()
+          .haveSimpleNameEndingWith("Model")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("javafx.scene..", "javafx.stage..");
+
+  @ArchTest
+  static final ArchRule NAMES_SAY_WHAT_A_THING_IS =
+      noClasses()
+          .should()
+          .haveSimpleNameEndingWith("Utils")
+          .orShould()
+          .haveSimpleNameEndingWith("Util")
+          .orShould()
+          .haveSimpleNameEndingWith("Manager")
+          .orShould()
+          .haveSimpleNameEndingWith("Helper");
+
+  @ArchTest
+  static final ArchRule RESULTS_ARE_RECORDS =
+      classes()
+          .that()
+          .resideInAPackage("dev.ambershim.core.finding..")
+          .and()
+          .areTopLevelClasses()
+          .and()
+          .doNotHaveSimpleName("package-info")
+          .should(
+              new ArchCondition<JavaClass>("be records") {
+                @Override
+                public void check(JavaClass type, ConditionEvents events) {
+                  events.add(new SimpleConditionEvent(type, type.isRecord(), type.getName()));
+                }
+              });
+}

@@ -1,0 +1,203 @@
+package dev.ambershim.logbook.bundle;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.logbook.Fixture;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.StoredJob;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Bundles out and in again, and bundles that mean harm. */
+class JobBundleTest {
+  @TempDir Path folder;
+  private Logbook logbook;
+  private Path good;
+
+  @BeforeEach
+  void open() {
+    logbook = Fixture.open(folder.resolve("logbook"));
+    good = folder.resolve("good.shimjob");
+    JobBundle.write(logbook, Fixture.complete(logbook, "Sedge Q4"), good);
+  }
+
+  @AfterEach
+  void close() {
+    logbook.close();
+  }
+
+  @Test
+  void outAndInAgainIsTheSameToTheByte() throws IOException {
+    try (Logbook other = Fixture.open(folder.resolve("other"))) {
+      StoredJob taken = JobBundle.read(other, good);
+      assertThat(taken.job()).isEqualTo(logbook.load(logbook.list().get(0).id()).job());
+      Path again = folder.resolve("again.shimjob");
+      JobBundle.write(other, taken, again);
+      assertThat(Files.readAllBytes(again)).isEqualTo(Files.readAllBytes(good));
+      assertThat(Files.exists(folder.resolve("again.shimjob.part"))).isFalse();
+    }
+  }
+
+  @Test
+  void theBundleIsOpenToAnyone() throws IOException {
+    Map<String, byte[]> files = unzip(good);
+    assertThat(files.keySet()).contains("bundle.json", "job.json");
+    assertThat(new String(files.get("bundle.json"), StandardCharsets.UTF_8))
+        .contains("ambershim/bundle-1")
+        .contains("before.csv");
+    String hash = logbook.load(logbook.list().get(0).id()).job().runs().get(0).sha256();
+    assertThat(files.get("logs/" + hash + ".log")).isEqualTo(Fixture.log(80));
+    assertThat(new String(files.get("readings/" + hash + ".csv"), StandardCharsets.UTF_8))
+        .startsWith("seconds,\"core 0 [°C] [°C]\"");
+  }
+
+  private String refusal(Path bundle) {
+    int before = logbook.list().size();
+    Problem p = catchThrowableOfType(Problem.class, () -> JobBundle.read(logbook, bundle));
+    assertThat(p).as("refused").isNotNull();
+    assertThat(p.getMessage()).contains(bundle.getFileName().toString());
+    assertThat(p.remedy()).isNotBlank();
+    assertThat(logbook.list()).as("nothing taken in").hasSize(before);
+    return p.key();
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "../evil.txt",
+        "/etc/evil",
+        "logs/../../evil.log",
+        "logs\\evil.log",
+        "C:/evil",
+        "logs/short.log",
+        "extra.exe"
+      })
+  void namesThatHaveNoPlaceAreRefused(String name) throws IOException {
+    Map<String, byte[]> files = unzip(good);
+    files.put(name, new byte[] {1});
+    assertThat(refusal(zip(files))).isEqualTo("bundle.path");
+    assertThat(Files.exists(folder.resolveSibling("evil.txt"))).isFalse();
+  }
+
+  @Test
+  void aBombIsNotUnpacked() throws IOException {
+    Map<String, byte[]> files = unzip(good);
+    files.put("logs/" + "a".repeat(64) + ".log", new byte[64 << 20]);
+    assertThat(refusal(zip(files))).isEqualTo("bundle.bomb");
+  }
+
+  @Test
+  void tooManyFiles() throws IOException {
+    Map<String, byte[]> files = unzip(good);
+    for (int i = 0; i < BundleGuard.MOST_ENTRIES; i++) {
+      files.put(String.format("logs/%064x.log", i), new byte[0]);
+    }
+    assertThat(refusal(zip(files))).isEqualTo("bundle.bomb");
+  }
+
+  @Test
+  void anotherVersion() throws IOException {
+    Map<String, byte[]> files = unzip(good);
+    files.put(
+        "bundle.json",
+        new String(files.get("bundle.json"), StandardCharsets.UTF_8)
+            .replace("bundle-1", "bundle-7")
+            .getBytes(StandardCharsets.UTF_8));
+    assertThat(refusal(zip(files))).isEqualTo("bundle.version");
+    files = unzip(good);
+    files.put(
+        "job.json",
+        new String(files.get("job.json"), StandardCharsets.UTF_8)
+            .replace("job-1", "job-7")
+            .getBytes(StandardCharsets.UTF_8));
+    assertThat(refusal(zip(files))).isEqualTo("job.version");
+  }
+
+  @Test
+  void cutOffAtAnyPlace() throws IOException {
+    byte[] whole = Files.readAllBytes(good);
+    for (int i = 0; i < 20; i++) {
+      Path cut = folder.resolve("cut" + i + ".shimjob");
+      Files.write(cut, Arrays.copyOf(whole, whole.length * i / 20));
+      assertThat(refusal(cut)).isIn("bundle.cutOff", "bundle.unread");
+    }
+  }
+
+  @Test
+  void aLogThatWasChangedIsNoticed() throws IOException {
+    Map<String, byte[]> files = unzip(good);
+    String log =
+        files.keySet().stream().filter(n -> n.startsWith("logs/")).findFirst().orElseThrow();
+    files.get(log)[200]++;
+    assertThat(refusal(zip(files))).isEqualTo("bundle.changed");
+  }
+
+  @Test
+  void aLogThatIsMissingIsNoticed() throws IOException {
+    Map<String, byte[]> files = unzip(good);
+    files.keySet().removeIf(n -> n.startsWith("logs/"));
+    assertThat(refusal(zip(files))).isEqualTo("bundle.incomplete");
+    files = unzip(good);
+    files.remove("job.json");
+    assertThat(refusal(zip(files))).isEqualTo("bundle.incomplete");
+  }
+
+  @Test
+  void otherZipsAndOtherFiles() throws IOException {
+    assertThat(refusal(zip(new LinkedHashMap<>()))).isIn("bundle.foreign", "bundle.cutOff");
+    Path text = folder.resolve("text.shimjob");
+    Files.writeString(text, "hello");
+    assertThat(refusal(text)).isEqualTo("bundle.cutOff");
+    Map<String, byte[]> files = unzip(good);
+    files.put("bundle.json", "{ not json".getBytes(StandardCharsets.UTF_8));
+    assertThat(refusal(zip(files))).isEqualTo("bundle.foreign");
+    files = unzip(good);
+    files.put("job.json", "[1,2]".getBytes(StandardCharsets.UTF_8));
+    assertThat(refusal(zip(files))).startsWith("job.");
+    assertThat(refusal(folder.resolve("none.shimjob"))).isEqualTo("bundle.unread");
+  }
+
+  private static Map<String, byte[]> unzip(Path source) throws IOException {
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    try (InputStream in = Files.newInputStream(source);
+        ZipInputStream zip = new ZipInputStream(in)) {
+      ZipEntry entry = zip.getNextEntry();
+      while (entry != null) {
+        files.put(entry.getName(), zip.readAllBytes());
+        entry = zip.getNextEntry();
+      }
+    }
+    return files;
+  }
+
+  private Path zip(Map<String, byte[]> files) throws IOException {
+    Path target = folder.resolve("made.shimjob");
+    try (OutputStream out = Files.newOutputStream(target);
+        ZipOutputStream zip = new ZipOutputStream(out)) {
+      for (Map.Entry<String, byte[]> file : files.entrySet()) {
+        zip.putNextEntry(new ZipEntry(file.getKey()));
+        zip.write(file.getValue());
+        zip.closeEntry();
+      }
+    }
+    return target;
+  }
+}

@@ -1,0 +1,162 @@
+package dev.ambershim.logbook.report;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.logbook.Fixture;
+import dev.ambershim.logbook.results.ResultCsv;
+import dev.ambershim.logbook.store.Json;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.StoredJob;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javax.xml.parsers.DocumentBuilderFactory;
+import javax.xml.parsers.ParserConfigurationException;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.xml.sax.SAXException;
+
+/**
+ * Reports and results, read back with other eyes: a PDF text stripper, an XML parser, a CSV reader.
+ */
+class ReportTest {
+  @TempDir Path folder;
+  private Assessment assessment;
+
+  @BeforeEach
+  void workOut() {
+    try (Logbook logbook = Fixture.open(folder.resolve("logbook"))) {
+      StoredJob stored = Fixture.complete(logbook, "Sedge <Q4> & friends");
+      Map<String, RunLog> logs = new HashMap<>();
+      for (RunEntry run : stored.job().runs()) {
+        logs.put(run.sha256(), logbook.log(run));
+      }
+      assessment = Assessment.of(stored.job(), logs, Notation.METRIC);
+    }
+  }
+
+  @Test
+  void thePdfSaysTheVerdictTheWorkingAndTheSources() throws IOException {
+    Path file = folder.resolve("r.pdf");
+    ReportFiles.write(assessment, Notation.METRIC, "2026-03-01", file);
+    try (PDDocument pdf = Loader.loadPDF(file.toFile())) {
+      String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
+      assertThat(text)
+          .contains("Helped by 12.0 K")
+          .contains("Sedge <Q4> & friends")
+          .contains("before.csv")
+          .contains("batch means")
+          .contains("Lee, Song, Au & Moran")
+          .contains("60.0 K")
+          .contains("Opening a processor ends its warranty");
+      assertThat(pdf.getNumberOfPages()).isBetween(2, 6);
+      assertThat(pdf.getDocumentInformation().getTitle()).startsWith("Sedge");
+    }
+  }
+
+  @Test
+  void theHtmlNeedsNothingElse() throws IOException {
+    Path file = folder.resolve("r.html");
+    ReportFiles.write(assessment, Notation.METRIC, "2026-03-01", file);
+    String html = Files.readString(file);
+    assertThat(html)
+        .contains("Sedge &lt;Q4&gt; &amp; friends")
+        .contains("Helped by 12.0 K")
+        .doesNotContain("src=")
+        .doesNotContain("href=")
+        .doesNotContain("@import");
+    assertThat(html.split("<svg ", -1)).hasSize(5); // chart, two sections, ladder
+  }
+
+  @Test
+  void everySvgIsWellFormed() throws IOException, ParserConfigurationException, SAXException {
+    for (Block block : Report.of(assessment, Notation.METRIC, "today").blocks()) {
+      if (block instanceof Block.Figure figure) {
+        String svg = SvgPainter.paint(figure.picture());
+        assertThat(
+                DocumentBuilderFactory.newInstance()
+                    .newDocumentBuilder()
+                    .parse(new ByteArrayInputStream(svg.getBytes(StandardCharsets.UTF_8)))
+                    .getDocumentElement()
+                    .getTagName())
+            .isEqualTo("svg");
+      }
+    }
+  }
+
+  @Test
+  void resultsAsJson() throws IOException {
+    Path file = folder.resolve("r.json");
+    ReportFiles.writeResults(assessment, file);
+    JsonNode node = Json.mapper().readTree(file.toFile());
+    assertThat(node.path("format").asText()).isEqualTo("ambershim/results-1");
+    assertThat(node.at("/comparison/verdict").asText()).isEqualTo("helped");
+    assertThat(node.at("/comparison/change/riseKelvin").asDouble()).isBetween(-12.1, -11.9);
+    assertThat(node.at("/comparison/before/runs").asInt()).isEqualTo(1);
+    assertThat(node.at("/comparison/before/clockMegahertz").isNull()).isTrue();
+    assertThat(node.at("/expectation/interval/level").asDouble()).isEqualTo(0.9);
+    assertThat(node.path("runs")).hasSize(2);
+    assertThat(node.at("/runs/0/channels/0/role").asText()).isEqualTo("core temperature");
+  }
+
+  @Test
+  void resultsAsCsv() throws IOException {
+    Path file = folder.resolve("r.csv");
+    ReportFiles.writeResults(assessment, file);
+    assertThat(Files.readString(file)).isEqualTo(ResultCsv.of(assessment));
+    try (CsvReader<NamedCsvRecord> csv = CsvReader.builder().ofNamedCsvRecord(file)) {
+      List<NamedCsvRecord> rows = csv.stream().toList();
+      assertThat(rows).hasSize(2);
+      assertThat(rows.get(0).getField("side")).isEqualTo("before");
+      assertThat(Double.parseDouble(rows.get(0).getField("rise_K"))).isBetween(59.9, 60.1);
+      assertThat(rows.get(1).getField("clock_MHz")).isEmpty();
+    }
+  }
+
+  @Test
+  void signsThatTheFontLacksDoNotEndTheReport() throws IOException {
+    try (Logbook logbook = Fixture.open(folder.resolve("signs"))) {
+      StoredJob stored = logbook.create(Fixture.job("日本 \u0007 ☃ Łódź"));
+      Assessment bare = Assessment.of(stored.job(), Map.of(), Notation.METRIC);
+      Path file = folder.resolve("signs.pdf");
+      ReportFiles.write(bare, Notation.METRIC, "today", file);
+      try (PDDocument pdf = Loader.loadPDF(file.toFile())) {
+        assertThat(new PDFTextStripper().getText(pdf)).contains("Łódź").contains("??");
+      }
+    }
+  }
+
+  @Test
+  void aFolderThatIsNotThereIsSaid() {
+    assertThatThrownBy(
+            () ->
+                ReportFiles.write(
+                    assessment, Notation.METRIC, "today", folder.resolve("none/r.pdf")))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("none/r.pdf");
+  }
+
+  @Test
+  void titlesBecomePlainFileNames() {
+    assertThat(Report.fileName("Sorrel S8, bench machine")).isEqualTo("sorrel-s8-bench-machine");
+    assertThat(Report.fileName("../..")).isEqualTo("job");
+  }
+}

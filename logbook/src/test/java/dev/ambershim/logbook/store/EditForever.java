@@ -1,0 +1,41 @@
+package dev.ambershim.logbook.store;
+
+import dev.ambershim.core.job.Job;
+import dev.ambershim.logbook.Fixture;
+import java.nio.file.Path;
+import java.time.Clock;
+
+/** A process of its own that edits until it is killed, and says each edit once it is kept. */
+final class EditForever {
+  private EditForever() {}
+
+  public static void main(String[] arguments) {
+    Logbook logbook = Logbook.open(Path.of(arguments[0]), Access.WRITE, Clock.systemUTC());
+    String id =
+        logbook.list().isEmpty()
+            ? logbook.create(Fixture.job("0")).id()
+            : logbook.list().get(0).id();
+    int n = Integer.parseInt(logbook.load(id).job().title());
+    while (true) {
+      n++;
+      Job job = logbook.load(id).job();
+      Job next =
+          new Job(
+              Integer.toString(n),
+              "x".repeat(n % 7 * 1000),
+              job.chip(),
+              job.cooler(),
+              job.before(),
+              job.after(),
+              job.heatWatts(),
+              job.careKelvin(),
+              job.runs());
+      logbook.edit(id, "edit " + n, next);
+      System.out.println(n);
+      if (n % 5 == 0) {
+        logbook.undo(id);
+        logbook.redo(id);
+      }
+    }
+  }
+}

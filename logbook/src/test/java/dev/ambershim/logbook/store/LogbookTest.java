@@ -1,0 +1,247 @@
+package dev.ambershim.logbook.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import dev.ambershim.core.job.Field;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobFields;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.Channel;
+import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.logbook.Fixture;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Keeping jobs: edits, undo, restart, one writer, old and broken files. */
+class LogbookTest {
+  @TempDir Path folder;
+
+  private static Job heat(Job job, double watts) {
+    Field field =
+        JobFields.all(job, Side.BEFORE).stream()
+            .filter(f -> f.path().equals("heatWatts"))
+            .findFirst()
+            .orElseThrow();
+    return field.write(job, watts, Notation.METRIC);
+  }
+
+  @Test
+  void aJobComesBackAsItWas() {
+    Job job = Fixture.job("Sedge Q4");
+    String id;
+    try (Logbook logbook = Fixture.open(folder)) {
+      id = logbook.create(job).id();
+    }
+    try (Logbook logbook = Fixture.open(folder)) {
+      assertThat(logbook.load(id).job()).isEqualTo(job);
+      assertThat(logbook.list()).extracting(JobHead::title).containsExactly("Sedge Q4");
+    }
+  }
+
+  @Test
+  void undoAndRedoSurviveARestart() {
+    String id;
+    try (Logbook logbook = Fixture.open(folder)) {
+      StoredJob s = logbook.create(Fixture.job("x"));
+      id = s.id();
+      s = logbook.edit(id, "heat", heat(s.job(), 200));
+      s = logbook.edit(id, "more heat", heat(s.job(), 210));
+      assertThat(s.undo()).contains("more heat");
+      assertThat(s.redo()).isEmpty();
+      assertThat(logbook.undo(id).job().heatWatts()).isEqualTo(200);
+    }
+    try (Logbook logbook = Fixture.open(folder)) {
+      StoredJob s = logbook.load(id);
+      assertThat(s.job().heatWatts()).isEqualTo(200);
+      assertThat(s.undo()).contains("heat");
+      assertThat(s.redo()).contains("more heat");
+      assertThat(logbook.redo(id).job().heatWatts()).isEqualTo(210);
+      logbook.undo(id);
+      assertThat(logbook.undo(id).job().heatWatts()).isEqualTo(150);
+      StoredJob bottom = logbook.undo(id);
+      assertThat(bottom.undo()).isEmpty();
+      assertThat(bottom.job().heatWatts()).isEqualTo(150);
+    }
+  }
+
+  @Test
+  void aNewEditEndsWhatWasUndone() {
+    try (Logbook logbook = Fixture.open(folder)) {
+      StoredJob s = logbook.create(Fixture.job("x"));
+      s = logbook.edit(s.id(), "a", heat(s.job(), 200));
+      s = logbook.undo(s.id());
+      s = logbook.edit(s.id(), "b", heat(s.job(), 300));
+      assertThat(s.redo()).isEmpty();
+      assertThat(logbook.redo(s.id()).job().heatWatts()).isEqualTo(300);
+      assertThat(logbook.undo(s.id()).job().heatWatts()).isEqualTo(150);
+    }
+  }
+
+  @Test
+  void logsAreKeptAsTheyCameBesideWhatWasRead() {
+    byte[] bytes = Fixture.log(80);
+    try (Logbook logbook = Fixture.open(folder)) {
+      StoredJob s = Fixture.complete(logbook, "x");
+      String hash = s.job().runs().get(0).sha256();
+      assertThat(logbook.attachment(hash).bytes()).isEqualTo(bytes);
+      assertThat(Readings.sha256(bytes)).isEqualTo(hash);
+      RunLog read = LogReader.read("before.csv", bytes);
+      RunLog kept = logbook.reading(hash).orElseThrow();
+      assertThat(kept.seconds()).containsExactly(read.seconds());
+      assertThat(kept.notes()).isEqualTo(read.notes());
+      assertThat(kept.channels())
+          .extracting(Channel::name)
+          .containsExactlyElementsOf(read.channels().stream().map(Channel::name).toList());
+      for (int i = 0; i < read.channels().size(); i++) {
+        assertThat(kept.channels().get(i).values())
+            .containsExactly(read.channels().get(i).values());
+        assertThat(kept.channels().get(i).role()).isEqualTo(read.channels().get(i).role());
+      }
+    }
+  }
+
+  @Test
+  void aReadingOfAnOlderReaderIsReadAnew() throws SQLException {
+    StoredJob s;
+    try (Logbook logbook = Fixture.open(folder)) {
+      s = Fixture.complete(logbook, "x");
+    }
+    sql("update reading set reader_version = 0");
+    try (Logbook logbook = Fixture.open(folder)) {
+      assertThat(logbook.reading(s.job().runs().get(0).sha256())).isEmpty();
+      assertThat(logbook.log(s.job().runs().get(0)).size()).isEqualTo(600);
+    }
+  }
+
+  @Test
+  void missingFiguresSurvivePacking() {
+    RunLog log =
+        LogReader.read(
+            "gaps", "time,core 0\n0,60.5\n1,\n2,62.5\n".getBytes(StandardCharsets.UTF_8));
+    RunLog back = Readings.unpack(Readings.pack(log));
+    assertThat(back.channels().get(0).values()[1]).isNaN();
+    assertThat(Readings.csv(back)).isEqualTo("seconds,\"core 0\"\n0,60.5\n1,\n2,62.5\n");
+  }
+
+  @Test
+  void theSecondWriterIsTurnedAwayAndMayLook() {
+    try (Logbook first = Fixture.open(folder)) {
+      StoredJob s = first.create(Fixture.job("x"));
+      Problem busy = catchThrowableOfType(Problem.class, () -> Fixture.open(folder));
+      assertThat(busy.key()).isEqualTo("logbook.busy");
+      assertThat(busy.remedy()).contains("read-only");
+      try (Logbook second = Logbook.open(folder, Access.READ_ONLY, Clock.systemUTC())) {
+        assertThat(second.readOnly()).isTrue();
+        assertThat(second.load(s.id()).job().title()).isEqualTo("x");
+        first.edit(s.id(), "heat", heat(s.job(), 222));
+        assertThat(second.load(s.id()).job().heatWatts()).isEqualTo(222);
+        assertThatThrownBy(() -> second.edit(s.id(), "no", s.job()))
+            .isInstanceOf(Problem.class)
+            .hasMessageContaining("read-only");
+        second.keepSetting("theme", "paper");
+        assertThat(second.setting("theme")).isEmpty();
+      }
+    }
+    Fixture.open(folder).close();
+  }
+
+  @Test
+  void lookingAtNothingIsAClearMessage() {
+    assertThatThrownBy(
+            () -> Logbook.open(folder.resolve("none"), Access.READ_ONLY, Clock.systemUTC()))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("no logbook in this folder");
+  }
+
+  @Test
+  void aNewerLogbookIsLeftAlone() throws SQLException {
+    Fixture.open(folder).close();
+    sql(
+        "insert into flyway_schema_history select installed_rank + 1, '99', description, type,"
+            + " 'V99__later.sql', checksum, installed_by, installed_on, execution_time, 1"
+            + " from flyway_schema_history where version = '1'");
+    Problem p = catchThrowableOfType(Problem.class, () -> Fixture.open(folder));
+    assertThat(p.key()).isEqualTo("logbook.newer");
+    assertThat(p.getMessage()).contains("nothing was changed");
+  }
+
+  @Test
+  void aDamagedFileIsSaidAndTheLockGivenBack() throws IOException {
+    Files.writeString(
+        folder.resolve("logbook.sqlite"), "this is no database, not at all".repeat(99));
+    Problem p = catchThrowableOfType(Problem.class, () -> Fixture.open(folder));
+    assertThat(p.key()).isEqualTo("logbook.damaged");
+    assertThat(p.getMessage()).contains(folder.toString());
+    Files.delete(folder.resolve("logbook.sqlite"));
+    Fixture.open(folder).close();
+  }
+
+  @Test
+  void aFolderThatCannotBeMadeIsSaid() throws IOException {
+    Path file = Files.createFile(folder.resolve("file"));
+    assertThatThrownBy(() -> Fixture.open(file.resolve("below")))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("cannot be written");
+  }
+
+  @Test
+  void whatIsNotThereIsSaid() {
+    try (Logbook logbook = Fixture.open(folder)) {
+      assertThatThrownBy(() -> logbook.load("nobody")).hasMessageContaining("no longer");
+      assertThatThrownBy(() -> logbook.undo("nobody")).hasMessageContaining("no longer");
+      assertThatThrownBy(() -> logbook.attachment("00")).hasMessageContaining("not in the logbook");
+      StoredJob s = logbook.create(Fixture.job("x"));
+      logbook.remove(s.id());
+      assertThat(logbook.list()).isEmpty();
+    }
+  }
+
+  @Test
+  void settingsAreKept() {
+    try (Logbook logbook = Fixture.open(folder)) {
+      logbook.keepSetting("theme", "paper");
+      logbook.keepSetting("theme", "graphite");
+    }
+    try (Logbook logbook = Fixture.open(folder)) {
+      assertThat(logbook.setting("theme")).contains("graphite");
+    }
+  }
+
+  @Test
+  void foreignAndBrokenJobsAreRefused() {
+    assertThatThrownBy(() -> Json.read("j", "{\"format\": \"ambershim/job-9\"}"))
+        .hasMessageContaining("newer Amber Shim");
+    assertThatThrownBy(() -> Json.read("j", "{ not json"))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("line 1");
+    assertThatThrownBy(() -> Json.read("j", "{\"format\": \"ambershim/job-1\"}"))
+        .isInstanceOf(Problem.class);
+    assertThatThrownBy(
+            () ->
+                Json.read(
+                    "j", Json.write(Fixture.job("x")).replace("\"heatWatts\"", "\"heatWads\"")))
+        .isInstanceOf(Problem.class);
+  }
+
+  private void sql(String statement) throws SQLException {
+    try (Connection c =
+            DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.sqlite"));
+        Statement s = c.createStatement()) {
+      assertThat(s.executeUpdate(statement)).isPositive();
+    }
+  }
+}
