@@ -36,9 +36,10 @@ public final class ColumnsSheet {
       box.setId("role-" + (row - 1));
       box.setDisable(model.readOnly());
       Label sure = Labels.line(sureness(channel), "quiet");
-      box.setOnAction(
-          e -> {
-            model.setRole(run.index(), channel.name(), box.getValue());
+      Picks.follow(
+          box,
+          role -> {
+            model.setRole(run.index(), channel.name(), role);
             sure.setText("you said so");
           });
       grid.addRow(

@@ -138,7 +138,7 @@ final class SectionPane extends VBox {
       box.getItems().setAll(choice.options());
       box.setValue(choice.read(job));
       box.setDisable(model.readOnly());
-      box.setOnAction(e -> model.choose(choice, box.getValue()));
+      Picks.follow(box, option -> model.choose(choice, option));
       HBox row = new HBox(Labels.line(choice.label()), Labels.spring(), box);
       row.getStyleClass().add("field-row");
       editor.getChildren().add(row);

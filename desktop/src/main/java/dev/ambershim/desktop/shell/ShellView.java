@@ -132,9 +132,10 @@ public final class ShellView extends StackPane {
   /** Puts the sheet away. */
   public void closeSheet() {
     if (sheet != null) {
+      // What has the keyboard on the sheet is left first, so that it keeps what was picked in it.
+      frame.requestFocus();
       getChildren().remove(sheet);
       sheet = null;
-      frame.requestFocus();
     }
   }
 

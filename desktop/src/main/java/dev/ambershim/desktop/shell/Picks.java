@@ -1,0 +1,47 @@
+package dev.ambershim.desktop.shell;
+
+import java.util.function.Consumer;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+
+/**
+ * When a pick counts: once the list closes, at Enter, or when the box is left. Stepping through
+ * with the arrow keys only shows what there is, so that it leaves no trail of edits to undo.
+ */
+final class Picks {
+  private Picks() {}
+
+  /** Tells of each pick that counts and differs from the last. */
+  static <T> void follow(ComboBox<T> box, Consumer<T> picked) {
+    @SuppressWarnings("unchecked")
+    T[] last = (T[]) new Object[] {box.getValue()};
+    Runnable settle =
+        () -> {
+          if (!box.isShowing() && box.getValue() != null && !box.getValue().equals(last[0])) {
+            last[0] = box.getValue();
+            picked.accept(box.getValue());
+          }
+        };
+    box.setOnHidden(e -> settle.run());
+    box.focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                settle.run();
+              }
+            });
+    box.sceneProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is == null) {
+                settle.run();
+              }
+            });
+    box.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ENTER) {
+            settle.run();
+          }
+        });
+  }
+}

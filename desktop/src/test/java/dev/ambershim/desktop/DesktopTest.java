@@ -1,0 +1,154 @@
+package dev.ambershim.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.ambershim.desktop.launch.Window;
+import dev.ambershim.desktop.shell.Opened;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.work.FilePicker;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Logbook;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.io.TempDir;
+import org.mockito.Mockito;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A real window on a logbook of its own, driven by keys and mouse. */
+public abstract class DesktopTest {
+  @TempDir protected Path folder;
+
+  protected final FxRobot robot = new FxRobot();
+  protected final FilePicker picker = Mockito.mock(FilePicker.class);
+  protected ShellModel model;
+  protected Stage stage;
+
+  @BeforeAll
+  static void toolkit() throws TimeoutException {
+    FxToolkit.registerPrimaryStage();
+    // A failed handler must fail the test, and waiting is done here by what is on screen.
+    WaitForAsyncUtils.autoCheckException = true;
+  }
+
+  /** Opens the window on the test's logbook, as the application does. */
+  protected void open() {
+    open(Access.WRITE);
+  }
+
+  protected void open(Access access) {
+    Opened opened = Opened.of(Logbook.open(folder.resolve("logbook"), access, Clock.systemUTC()));
+    onFx(
+        () -> {
+          model = new ShellModel();
+          stage = new Stage();
+          Scene scene = Window.scene(model, picker);
+          Window.show(stage, scene, model);
+          stage.setX(0);
+          stage.setY(0);
+          stage.setWidth(1280);
+          stage.setHeight(800);
+          model.begin(opened);
+          stage.requestFocus();
+        });
+    settle();
+  }
+
+  /** Closes the window and gives the logbook back. */
+  @AfterEach
+  protected void close() {
+    if (model == null) {
+      return;
+    }
+    settle();
+    onFx(stage::hide);
+    model.close();
+    model = null;
+  }
+
+  protected static void onFx(Runnable action) {
+    WaitForAsyncUtils.waitForAsyncFx(20_000, action);
+  }
+
+  /** Waits until the line of work is empty and the window has caught up. */
+  protected void settle() {
+    until("the work ends", () -> !model.work().busyProperty().get());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  protected static void until(String what, BooleanSupplier condition) {
+    try {
+      WaitForAsyncUtils.waitFor(
+          20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get());
+    } catch (TimeoutException e) {
+      throw new AssertionError("waited in vain until " + what, e);
+    }
+  }
+
+  protected Node node(String id) {
+    Node node = stage.getScene().lookup("#" + id);
+    assertThat(node).as("node %s", id).isNotNull();
+    return node;
+  }
+
+  protected String text(String id) {
+    return ((Labeled) node(id)).getText();
+  }
+
+  protected void click(String id) {
+    reveal(id);
+    robot.clickOn(node(id));
+    settle();
+  }
+
+  /** Scrolls until the node is in sight, as a person would. */
+  private void reveal(String id) {
+    Node node = node(id);
+    Node up = node.getParent();
+    while (up != null && !(up instanceof ScrollPane)) {
+      up = up.getParent();
+    }
+    if (up instanceof ScrollPane pane) {
+      onFx(
+          () -> {
+            double content = pane.getContent().getBoundsInLocal().getHeight();
+            double shown = pane.getViewportBounds().getHeight();
+            double at =
+                pane.getContent()
+                    .sceneToLocal(node.localToScene(node.getBoundsInLocal()))
+                    .getMinY();
+            if (content > shown) {
+              pane.setVvalue(Math.max(0, Math.min(1, (at - shown / 2) / (content - shown))));
+            }
+          });
+      WaitForAsyncUtils.waitForFxEvents();
+    }
+  }
+
+  protected void press(KeyCode... keys) {
+    robot.push(keys);
+    settle();
+  }
+
+  /** Types over what a text field holds, and keeps it. */
+  protected void fill(String id, String text) {
+    reveal(id);
+    robot.clickOn(node(id));
+    robot.push(KeyCode.CONTROL, KeyCode.A);
+    robot.write(text, 0);
+    robot.push(KeyCode.ENTER);
+    settle();
+  }
+}

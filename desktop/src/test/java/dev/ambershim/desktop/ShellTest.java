@@ -1,0 +1,294 @@
+package dev.ambershim.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.when;
+
+import dev.ambershim.core.assembly.Part;
+import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.material.Filling;
+import dev.ambershim.core.picture.Mark;
+import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.desktop.shell.Message;
+import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.theme.Theme;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Logbook;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import org.junit.jupiter.api.Test;
+
+/** The frame: keys, stages, section, figures, units, themes, jobs, and what goes wrong. */
+class ShellTest extends DesktopTest {
+  private void openWithJob() {
+    open();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    settle();
+  }
+
+  @Test
+  void anEmptyLogbookTeaches() {
+    open();
+    assertThat(
+            stage.getScene().getRoot().lookupAll(".answer").stream()
+                .map(n -> ((Labeled) n).getText()))
+        .contains("Your logbook is empty.");
+    press(KeyCode.CONTROL, KeyCode.Z);
+    press(KeyCode.CONTROL, KeyCode.P);
+    assertThat(model.jobProperty().get()).isNull();
+  }
+
+  @Test
+  void everyStageHasItsKeyAndItsQuestion() {
+    openWithJob();
+    KeyCode[] digits = {
+      KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5,
+      KeyCode.DIGIT6, KeyCode.DIGIT7, KeyCode.DIGIT8, KeyCode.DIGIT9, KeyCode.DIGIT0
+    };
+    for (Stage stageOfWork : Stage.values()) {
+      press(KeyCode.CONTROL, digits[stageOfWork.number() - 1]);
+      assertThat(model.stageProperty().get()).isEqualTo(stageOfWork);
+      assertThat(
+              stage.getScene().getRoot().lookupAll(".question").stream()
+                  .map(n -> ((Labeled) n).getText()))
+          .contains(stageOfWork.question());
+    }
+    click("stage-lap");
+    assertThat(model.stageProperty().get()).isEqualTo(Stage.LAP);
+  }
+
+  @Test
+  void theKeyMapComesAndGoesByOneKey() {
+    openWithJob();
+    press(KeyCode.F1);
+    assertThat(node("key-map").isVisible()).isTrue();
+    press(KeyCode.F1);
+    assertThat(stage.getScene().lookup("#key-map")).isNull();
+    press(KeyCode.F1);
+    press(KeyCode.ESCAPE);
+    assertThat(stage.getScene().lookup("#key-map")).isNull();
+  }
+
+  @Test
+  void aFigureIsEditedUndoneAndRefused() {
+    openWithJob();
+    click("part-inner-joint");
+    String id = "field-after-inner-bondLineMicrometres";
+    String was = text("weigh-answer");
+    fill(id, "120");
+    assertThat(model.jobProperty().get().after().inner().bondLineMicrometres()).isEqualTo(120);
+    assertThat(text("weigh-answer")).isNotEqualTo(was);
+    fill(id, "0.04");
+    assertThat(node(id).getStyleClass()).contains("wrong");
+    assertThat(hints()).anyMatch(h -> h.contains("looks like millimetres"));
+    fill(id, "forty");
+    assertThat(hints()).anyMatch(h -> h.contains("\"forty\" is not a number"));
+    assertThat(model.jobProperty().get().after().inner().bondLineMicrometres()).isEqualTo(120);
+    robot.clickOn(node(id));
+    press(KeyCode.ESCAPE);
+    assertThat(((TextField) node(id)).getText()).isEqualTo("120");
+    onFx(() -> node("section").requestFocus());
+    press(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(text("weigh-answer")).isEqualTo(was);
+    assertThat(((TextField) node(id)).getText()).isEqualTo("40");
+  }
+
+  private List<String> hints() {
+    return stage.getScene().getRoot().lookupAll(".hint").stream()
+        .map(n -> ((Labeled) n).getText())
+        .toList();
+  }
+
+  @Test
+  void anotherFillingChangesTheSection() {
+    openWithJob();
+    click("part-outer-joint");
+    ComboBox<?> box = (ComboBox<?>) node("choice-after-outer");
+    onFx(box::requestFocus);
+    for (int i = 1; i < Filling.values().length; i++) {
+      robot.push(KeyCode.DOWN);
+    }
+    assertThat(model.jobProperty().get().after().outer().filling()).isEqualTo(Filling.PASTE);
+    press(KeyCode.ENTER);
+    assertThat(model.jobProperty().get().after().outer().filling()).isEqualTo(Filling.LIQUID_METAL);
+    assertThat(section().picture().description()).contains("liquid metal of 40 µm under the cold");
+    press(KeyCode.CONTROL, KeyCode.B);
+    assertThat(model.sideProperty().get()).isEqualTo(Side.BEFORE);
+    assertThat(section().picture().description()).contains("paste of 50 µm under the cold plate");
+  }
+
+  private PictureView section() {
+    return (PictureView) node("section");
+  }
+
+  @Test
+  void aLayerIsPickedInTheSectionWithTheMouse() {
+    openWithJob();
+    Mark.Box die =
+        section().picture().marks().stream()
+            .filter(m -> m instanceof Mark.Box b && b.part().equals(Part.DIE))
+            .map(m -> (Mark.Box) m)
+            .findFirst()
+            .orElseThrow();
+    Bounds at = section().localToScreen(section().getBoundsInLocal());
+    robot.clickOn(
+        at.getMinX() + die.x() + die.width() / 2, at.getMinY() + die.y() + die.height() / 2);
+    settle();
+    assertThat(model.partProperty().get()).isEqualTo(Part.DIE);
+    assertThat(node("field-chip-dies-0-heightMicrometres").isVisible()).isTrue();
+  }
+
+  @Test
+  void unitsAreTheOnesThatThePersonWants() {
+    openWithJob();
+    click("part-lid");
+    press(KeyCode.CONTROL, KeyCode.U);
+    click("set-inches");
+    click("set-decimal-comma");
+    press(KeyCode.ESCAPE);
+    TextField box = (TextField) node("field-chip-lid-thicknessMillimetres");
+    assertThat(box.getText()).startsWith("0,0905");
+    assertThat(text("weigh-answer")).contains(",").contains("K");
+    fill("field-chip-lid-thicknessMillimetres", "0,1");
+    assertThat(model.jobProperty().get().chip().lid().thicknessMillimetres()).isEqualTo(2.54);
+    close();
+    open();
+    assertThat(model.notationProperty().get().inches()).isTrue();
+  }
+
+  @Test
+  void theThemeIsKept() {
+    openWithJob();
+    assertThat(model.themeProperty().get()).isEqualTo(Theme.GRAPHITE);
+    press(KeyCode.CONTROL, KeyCode.T);
+    assertThat(model.themeProperty().get()).isEqualTo(Theme.PAPER);
+    close();
+    open();
+    assertThat(model.themeProperty().get()).isEqualTo(Theme.PAPER);
+  }
+
+  @Test
+  void jobsAreSearchedAndOpened() {
+    openWithJob();
+    onFx(() -> model.create(StartingPoint.DESKTOP_CHIPLETS_SOLDER, "Rush T2"));
+    settle();
+    press(KeyCode.CONTROL, KeyCode.L);
+    robot.clickOn(node("search-jobs"));
+    robot.write("sedge", 0);
+    assertThat(((ListView<?>) node("jobs")).getItems()).hasSize(1);
+    press(KeyCode.ENTER);
+    assertThat(text("job-title")).isEqualTo("Sedge Q4");
+  }
+
+  @Test
+  void wordsAboutTheJobAreKept() {
+    openWithJob();
+    fill("title", "Sedge Q4, spare board");
+    assertThat(text("job-title")).isEqualTo("Sedge Q4, spare board");
+    fill("cooler-name", "Ford 120");
+    assertThat(model.jobProperty().get().cooler().name()).isEqualTo("Ford 120");
+    robot.clickOn(node("notes"));
+    robot.write("Two faces.", 0);
+    click("stage-weigh");
+    assertThat(model.jobProperty().get().notes()).isEqualTo("Two faces.");
+  }
+
+  @Test
+  void theWorkingOpensOnDemand() {
+    openWithJob();
+    press(KeyCode.CONTROL, KeyCode.W);
+    Node working = stage.getScene().lookup(".working");
+    assertThat(working.isVisible()).isTrue();
+    assertThat(working.lookupAll(".label").stream().map(n -> ((Labeled) n).getText()))
+        .anyMatch(t -> t.startsWith("Source: Lee, Song"));
+    press(KeyCode.CONTROL, KeyCode.W);
+    assertThat(working.isVisible()).isFalse();
+  }
+
+  @Test
+  void logsComeInByThePickerAndRunsAreManaged() {
+    openWithJob();
+    Path a = MadeLogs.write(folder, "a.csv", 80);
+    Path b = MadeLogs.write(folder, "b.csv", 70);
+    when(picker.open(any(), eq("Logs"), any(), any(), any())).thenReturn(List.of(a, b));
+    press(KeyCode.CONTROL, KeyCode.O);
+    assertThat(model.jobProperty().get().runs(Side.BEFORE)).hasSize(2);
+    press(KeyCode.CONTROL, KeyCode.O);
+    assertThat(text("message")).contains("already among the runs before");
+    click("move-1");
+    press(KeyCode.CONTROL, KeyCode.DIGIT9);
+    assertThat(text("verdict")).startsWith("Helped by 10.0 K");
+    fill("room-0", "22,0");
+    fill("room-1", "20");
+    assertThat(text("verdict")).startsWith("Helped by 8.0 K");
+    fill("room-0", "warm");
+    assertThat(hints()).anyMatch(h -> h.contains("\"warm\" is not a number"));
+    click("remove-0");
+    assertThat(text("verdict")).isEqualTo("Add a log from before the work to compare.");
+    press(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(text("verdict")).startsWith("Helped by 8.0 K");
+  }
+
+  @Test
+  void aBadFileIsOneMessageAndNothingIsLost() throws IOException {
+    openWithJob();
+    Path bad = Files.writeString(folder.resolve("bad.csv"), "a,b\nc,d\n");
+    Path gone = folder.resolve("gone.csv");
+    when(picker.open(any(), eq("Logs"), any(), any(), any())).thenReturn(List.of(bad, gone));
+    press(KeyCode.CONTROL, KeyCode.O);
+    assertThat(model.history().stream().filter(Message::problem).map(Message::text))
+        .anyMatch(m -> m.contains("bad.csv, line 1"))
+        .anyMatch(m -> m.contains("gone.csv") && m.contains("not there"));
+    assertThat(node("message").getStyleClass()).contains("problem");
+    assertThat(model.jobProperty().get().runs()).isEmpty();
+    press(KeyCode.CONTROL, KeyCode.DIGIT1);
+    fill("title", "still alive");
+    assertThat(text("saved")).isEqualTo("All changes saved");
+  }
+
+  @Test
+  void aReadOnlyWindowShowsAndForbids() {
+    openWithJob();
+    close();
+    try (Logbook writer =
+        Logbook.open(folder.resolve("logbook"), Access.WRITE, Clock.systemUTC())) {
+      open(Access.READ_ONLY);
+      assertThat(text("saved")).isEqualTo("Read-only");
+      assertThat(text("message")).contains("open in another window");
+      assertThat(node("undo").isDisabled()).isTrue();
+      press(KeyCode.CONTROL, KeyCode.DIGIT2);
+      assertThat(node("add-before").isDisabled()).isTrue();
+      onFx(() -> model.edit("title", j -> j.withRuns(List.of())));
+      onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "no"));
+      settle();
+      assertThat(writer.list()).hasSize(1);
+      assertThat(text("message")).contains("read-only");
+      close();
+    }
+  }
+
+  @Test
+  void nothingIsCutOffAtTheUsualSize() {
+    openWithJob();
+    for (Node node : stage.getScene().getRoot().lookupAll(".button")) {
+      Labeled button = (Labeled) node;
+      Node shown = button.lookup(".text");
+      if (shown instanceof Text text && button.isVisible()) {
+        assertThat(text.getText()).isEqualTo(button.getText());
+      }
+    }
+  }
+}

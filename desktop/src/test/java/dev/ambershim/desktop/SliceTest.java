@@ -1,0 +1,167 @@
+package dev.ambershim.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.runlog.Role;
+import dev.ambershim.desktop.shell.ShellView;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Scene;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.Dragboard;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Rectangle;
+import javafx.stage.Stage;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/**
+ * The slice from end to end at the real window: a new job, two logs dropped, a role put right, the
+ * verdict read off the screen, undo, restart, and the report.
+ */
+class SliceTest extends DesktopTest {
+  @Test
+  void fromAnEmptyLogbookToAReport() throws IOException {
+    Path before = MadeLogs.write(folder, "before.csv", 80);
+    Path after = MadeLogs.write(folder, "after.csv", 68);
+    open();
+
+    // A new job, by keyboard.
+    press(KeyCode.CONTROL, KeyCode.N);
+    robot.clickOn(node("new-title"));
+    robot.write("Sedge Q4", 0);
+    press(KeyCode.ENTER);
+    assertThat(text("job-title")).isEqualTo("Sedge Q4");
+    assertThat(text("weigh-answer")).startsWith("Expect it to run");
+
+    // Two logs dropped on the two places.
+    drop(before, Side.BEFORE);
+    assertThat(text("baseline-answer")).contains("Room air is not known");
+    drop(after, Side.AFTER);
+    assertThat(text("verdict")).startsWith("Helped by 12.0 K").endsWith("in core temperature.");
+
+    // The column that nobody could guess is said to be the room, in both runs.
+    setRoom(0);
+    setRoom(1);
+    assertThat(text("verdict")).matches("Helped by 12\\.0 K \\(1[12]\\.\\d to 12\\.\\d\\)\\.");
+    assertThat(text("saved")).isEqualTo("All changes saved");
+
+    // Undo takes the last of that back, redo brings it again.
+    press(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(text("verdict")).endsWith("in core temperature.");
+    assertThat(text("message")).startsWith("Undone: column probe 7");
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+    assertThat(text("verdict")).endsWith(").");
+
+    // Restart: all is there again.
+    close();
+    open();
+    assertThat(text("job-title")).isEqualTo("Sedge Q4");
+    assertThat(text("verdict")).startsWith("Helped by 12.0 K");
+
+    // The report, by keyboard.
+    Path report = folder.resolve("report.pdf");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(report));
+    press(KeyCode.CONTROL, KeyCode.P);
+    until("the report is told", () -> text("message").startsWith("Report written"));
+    try (PDDocument pdf = Loader.loadPDF(report.toFile())) {
+      assertThat(new PDFTextStripper().getText(pdf)).contains("Helped by 12.0 K");
+    }
+
+    // Results and bundle too; the bundle comes in again as a job of its own.
+    Path results = folder.resolve("results.json");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(results));
+    press(KeyCode.CONTROL, KeyCode.R);
+    assertThat(Files.readString(results)).contains("\"verdict\" : \"helped\"");
+    Path bundle = folder.resolve("job.shimjob");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(bundle));
+    press(KeyCode.CONTROL, KeyCode.E);
+    when(picker.open(any(), any(), any())).thenReturn(List.of(bundle));
+    press(KeyCode.CONTROL, KeyCode.I);
+    assertThat(model.jobs()).hasSize(2);
+    assertThat(text("verdict")).startsWith("Helped by 12.0 K");
+  }
+
+  private void setRoom(int run) {
+    click("columns-" + run);
+    ComboBox<?> box = (ComboBox<?>) node("role-2");
+    assertThat(box.getValue()).isEqualTo(Role.UNUSED);
+    // By keyboard: the room is the fourth role, "not used" the last.
+    onFx(box::requestFocus);
+    int up = Role.values().length - 1 - List.of(Role.values()).indexOf(Role.ROOM);
+    for (int i = 0; i < up; i++) {
+      robot.push(KeyCode.UP);
+    }
+    settle();
+    assertThat(box.getValue()).isEqualTo(Role.ROOM);
+    press(KeyCode.ESCAPE);
+  }
+
+  /** Drags a file with the mouse from another window onto a place of this one. */
+  private void drop(Path file, Side side) {
+    Stage source = showSource(file.toFile());
+    try {
+      robot.moveTo(1430, 150);
+      robot.press(MouseButton.PRIMARY);
+      robot.moveTo(1420, 180);
+      robot.moveTo(1390, 220);
+      robot.moveTo(700, 400);
+      until("the places show", () -> stage.getScene().lookup("#drop-before") != null);
+      robot.moveTo(690, 410);
+      until("the places show", () -> node("drop-before").getParent().isVisible());
+      robot.moveTo(node("drop-" + side.words()));
+      robot.moveBy(3, 3);
+      robot.moveBy(3, 3);
+      WaitForAsyncUtils.waitForFxEvents();
+      robot.release(MouseButton.PRIMARY);
+      until(
+          "the file is taken",
+          () ->
+              model.jobProperty().get().runs(side).stream()
+                  .anyMatch(r -> r.fileName().equals(file.getFileName().toString())));
+      settle();
+    } finally {
+      onFx(source::hide);
+      onFx(stage::requestFocus);
+    }
+  }
+
+  private Stage showSource(File file) {
+    Stage[] shown = new Stage[1];
+    onFx(
+        () -> {
+          Rectangle handle = new Rectangle(200, 200);
+          handle.setOnDragDetected(
+              e -> {
+                Dragboard board = handle.startDragAndDrop(TransferMode.COPY);
+                ClipboardContent content = new ClipboardContent();
+                content.putFiles(List.of(file));
+                board.setContent(content);
+                e.consume();
+              });
+          Stage source = new Stage();
+          source.setScene(new Scene(new StackPane(handle), 200, 200));
+          source.setX(1330);
+          source.setY(60);
+          source.show();
+          shown[0] = source;
+        });
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(stage.getScene().getRoot()).isInstanceOf(ShellView.class);
+    return shown[0];
+  }
+}

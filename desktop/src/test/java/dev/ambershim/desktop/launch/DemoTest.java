@@ -1,0 +1,81 @@
+package dev.ambershim.desktop.launch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.runlog.Verdict;
+import dev.ambershim.desktop.demo.DemoWorkshop;
+import dev.ambershim.desktop.shell.Opened;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.JobHead;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.StoredJob;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The demo tells the stories that it is meant to tell. */
+class DemoTest {
+  @TempDir Path folder;
+
+  private static Assessment assess(Logbook logbook, String title) {
+    String id =
+        logbook.list().stream()
+            .filter(h -> h.title().startsWith(title))
+            .map(JobHead::id)
+            .findFirst()
+            .orElseThrow();
+    StoredJob stored = logbook.load(id);
+    Map<String, RunLog> logs = new HashMap<>();
+    stored.job().runs().forEach(r -> logs.put(r.sha256(), logbook.log(r)));
+    return Assessment.of(stored.job(), logs, Notation.METRIC);
+  }
+
+  @Test
+  void twoCompleteJobsWithOneThrottledRun() {
+    try (Logbook logbook = Logbook.open(folder, Access.WRITE, Clock.systemUTC())) {
+      DemoWorkshop.fill(logbook);
+      assertThat(logbook.list()).hasSize(2);
+      Assessment sorrel = assess(logbook, "Sorrel S8");
+      assertThat(sorrel.comparison().orElseThrow().verdict()).isEqualTo(Verdict.HELPED);
+      // Common practice for paste to liquid metal under the lid at heavy load: 8 to 30 K.
+      assertThat(sorrel.comparison().orElseThrow().changeKelvin()).isBetween(-30.0, -8.0);
+      assertThat(sorrel.expected()).endsWith("agrees with that.");
+      long throttled =
+          sorrel.runs().stream()
+              .filter(r -> r.analysis().orElseThrow().throttledSamples() > 0)
+              .count();
+      assertThat(throttled).isEqualTo(1);
+      Assessment fennel = assess(logbook, "Fennel F16");
+      assertThat(fennel.comparison().orElseThrow().verdict()).isEqualTo(Verdict.HELPED);
+      assertThat(fennel.runs()).allMatch(r -> r.log().notes().decimalComma());
+      assertThat(fennel.runs()).allMatch(r -> r.analysis().orElseThrow().unfit().isEmpty());
+    }
+  }
+
+  @Test
+  void theDemoIsTheSameEveryTimeAndOpensOnItsLastJob() {
+    try (Logbook one = Logbook.open(folder.resolve("1"), Access.WRITE, Clock.systemUTC());
+        Logbook two = Logbook.open(folder.resolve("2"), Access.WRITE, Clock.systemUTC())) {
+      DemoWorkshop.fill(one);
+      DemoWorkshop.fill(two);
+      assertThat(assess(one, "Sorrel").job()).isEqualTo(assess(two, "Sorrel").job());
+      Opened opened = Opened.of(one);
+      assertThat(opened.stored().orElseThrow().job().title()).startsWith("Sorrel S8");
+      assertThat(opened.assessment()).isPresent();
+    }
+  }
+
+  @Test
+  void aScratchDemoNeedsNothingMadeReady() {
+    try (Logbook logbook = Opening.demo()) {
+      assertThat(logbook.list()).hasSize(2);
+      assertThat(logbook.readOnly()).isFalse();
+    }
+  }
+}
