@@ -1,6 +1,6 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.desktop.draw.Camera;
+import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.launch.StartReport;
 import javafx.application.Application;
 import javafx.scene.Scene;
@@ -19,6 +19,6 @@ public final class EmptyWindow extends Application {
     Scene scene = new Scene(new StackPane(), 1280, 800);
     stage.setScene(scene);
     stage.show();
-    Camera.afterNextFrames(scene, StartReport::windowUp);
+    Frames.later(2, StartReport::windowUp);
   }
 }

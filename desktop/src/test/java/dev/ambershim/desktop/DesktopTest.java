@@ -2,6 +2,7 @@ package dev.ambershim.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.launch.Window;
 import dev.ambershim.desktop.shell.Opened;
 import dev.ambershim.desktop.shell.ShellModel;
@@ -12,6 +13,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -85,6 +87,10 @@ public abstract class DesktopTest {
   /** Waits until the line of work is empty and the window has caught up. */
   protected void settle() {
     until("the work ends", () -> !model.work().busyProperty().get());
+    // Boxes and buttons follow a few frames after answer and pictures.
+    AtomicBoolean painted = new AtomicBoolean();
+    onFx(() -> Frames.later(6, () -> painted.set(true)));
+    until("the frames are painted", painted::get);
     WaitForAsyncUtils.waitForFxEvents();
   }
 

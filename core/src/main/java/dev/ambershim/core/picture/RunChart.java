@@ -18,6 +18,9 @@ import java.util.List;
  * lowest sample of each step across, so that no peak is lost.
  */
 public final class RunChart {
+  /** Width of the steps across that lines are thinned to; finer ones cannot be seen. */
+  private static final double STEP = 1.5;
+
   private static final double LEFT = 46;
   private static final double RIGHT = 112;
   private static final double TOP = 14;
@@ -91,16 +94,16 @@ public final class RunChart {
   }
 
   private static void thinned(Pen pen, Axes axes, double[] t, double[] y, Tone tone) {
-    int buckets = (int) Math.max(1, axes.right() - axes.left());
+    int buckets = (int) Math.max(1, (axes.right() - axes.left()) / STEP) + 1;
     double[] px = new double[2 * buckets];
     double[] py = new double[2 * buckets];
     int n = 0;
     int i = 0;
     while (i < t.length) {
-      int bucket = (int) (axes.x(t[i] / 60) - axes.left());
+      int bucket = (int) ((axes.x(t[i] / 60) - axes.left()) / STEP);
       int lowest = -1;
       int highest = -1;
-      while (i < t.length && (int) (axes.x(t[i] / 60) - axes.left()) == bucket) {
+      while (i < t.length && (int) ((axes.x(t[i] / 60) - axes.left()) / STEP) == bucket) {
         if (!Double.isNaN(y[i])) {
           lowest = lowest < 0 || y[i] < y[lowest] ? i : lowest;
           highest = highest < 0 || y[i] > y[highest] ? i : highest;

@@ -9,6 +9,7 @@ import dev.ambershim.core.picture.RunLines;
 import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.shell.AnswerPane;
 import dev.ambershim.desktop.shell.Labels;
+import dev.ambershim.desktop.shell.Later;
 import dev.ambershim.desktop.shell.RunRows;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
@@ -41,23 +42,27 @@ public final class BaselineView implements StageView {
     chartPanel.getStyleClass().add("panel");
     VBox.setVgrow(chart, Priority.ALWAYS);
     VBox.setVgrow(chartPanel, Priority.SOMETIMES);
-    Button add = new Button("Add logs from before the work  Ctrl+O");
-    add.setId("add-before");
-    add.getStyleClass().add("next");
-    add.disableProperty().bind(model.readOnlyProperty());
-    add.setOnAction(e -> shell.pickBefore());
-    HBox foot =
-        new HBox(
-            10,
-            add,
-            Labels.line(
-                "or drop them on the window: any delimited text with a line a sample.", "hint"));
+    HBox foot = new HBox(10);
+    foot.setMinHeight(34);
+    Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);
     node = new VBox(answer, chartPanel, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
     refresh();
+  }
+
+  private List<Node> buttons(ShellView shell) {
+    Button add = new Button("Add logs from before the work  Ctrl+O");
+    add.setId("add-before");
+    add.getStyleClass().add("next");
+    add.disableProperty().bind(model.readOnlyProperty());
+    add.setOnAction(e -> shell.pickBefore());
+    return List.of(
+        add,
+        Labels.line(
+            "or drop them on the window: any delimited text with a line a sample.", "hint"));
   }
 
   private void refresh() {

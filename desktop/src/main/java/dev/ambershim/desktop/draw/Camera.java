@@ -4,7 +4,6 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
-import javafx.animation.AnimationTimer;
 import javafx.scene.Scene;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
@@ -13,21 +12,6 @@ import javax.imageio.ImageIO;
 /** Takes a scene's picture. */
 public final class Camera {
   private Camera() {}
-
-  /** Runs something once the scene has been laid out and handed to the painter. */
-  public static void afterNextFrames(Scene scene, Runnable then) {
-    new AnimationTimer() {
-      private int frames;
-
-      @Override
-      public void handle(long now) {
-        if (++frames == 2) {
-          stop();
-          then.run();
-        }
-      }
-    }.start();
-  }
 
   /**
    * Writes the scene as PNG. Call on the JavaFX thread; encoding and writing are done off it.

@@ -2,6 +2,7 @@ package dev.ambershim.desktop.launch;
 
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.desktop.draw.Camera;
+import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.Opened;
 import dev.ambershim.desktop.shell.ShellModel;
@@ -62,8 +63,8 @@ public final class DesktopApp extends Application {
       Window.restore(stage, opened.preferences().window());
     }
     model.begin(opened);
-    Camera.afterNextFrames(
-        scene,
+    Frames.later(
+        2,
         () -> {
           StartReport.windowUp();
           Failures.logTo(opened.logbook().folder());

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Clock;
 import java.util.Comparator;
 import java.util.concurrent.CompletableFuture;
@@ -47,7 +48,7 @@ public final class Opening {
   /** The demo in a scratch folder that goes when the process ends. */
   public static Logbook demo() {
     try {
-      Path scratch = Files.createTempDirectory("amber-shim-demo");
+      Path scratch = scratch();
       Runtime.getRuntime().addShutdownHook(new Thread(() -> remove(scratch)));
       Path ready = Path.of(System.getProperty(Theme.READY, ""), "demo", "logbook.sqlite");
       boolean made = Files.isRegularFile(ready);
@@ -62,6 +63,14 @@ public final class Opening {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** A folder of this process, for the person only; the usual way seeds a random source for it. */
+  private static Path scratch() throws IOException {
+    String name = "amber-shim-demo-" + ProcessHandle.current().pid() + "-" + System.nanoTime();
+    return Files.createDirectory(
+        Path.of(System.getProperty("java.io.tmpdir"), name),
+        PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
   }
 
   private static void remove(Path folder) {

@@ -1,7 +1,7 @@
 package dev.ambershim.desktop.launch;
 
 import dev.ambershim.desktop.demo.DemoWorkshop;
-import dev.ambershim.desktop.draw.Camera;
+import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.shell.Opened;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.Stage;
@@ -58,12 +58,12 @@ public final class Warmup extends Application {
     Scene scene = Window.scene(model, FilePicker.over(stage));
     Window.show(stage, scene, model);
     model.begin(opened);
-    Camera.afterNextFrames(
-        scene,
+    Frames.later(
+        2,
         () -> {
           model.stageProperty().set(Stage.WEIGH);
-          Camera.afterNextFrames(
-              scene,
+          Frames.later(
+              2,
               () -> {
                 model.close();
                 Platform.exit();

@@ -10,6 +10,7 @@ import dev.ambershim.core.runlog.Comparison;
 import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.shell.AnswerPane;
 import dev.ambershim.desktop.shell.Labels;
+import dev.ambershim.desktop.shell.Later;
 import dev.ambershim.desktop.shell.RunRows;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
@@ -43,6 +44,18 @@ public final class ProveView implements StageView {
     chartPanel.getStyleClass().add("panel");
     VBox.setVgrow(chart, Priority.ALWAYS);
     VBox.setVgrow(chartPanel, Priority.SOMETIMES);
+    HBox foot = new HBox(10);
+    foot.setMinHeight(34);
+    Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
+    foot.setAlignment(Pos.CENTER_LEFT);
+    node = new VBox(answer, chartPanel, rows, foot);
+    node.getStyleClass().add("stage");
+    model.assessmentProperty().addListener((o, was, is) -> refresh());
+    model.themeProperty().addListener((o, was, is) -> refresh());
+    refresh();
+  }
+
+  private List<Node> buttons(ShellView shell) {
     Button before = new Button("Add logs from before  Ctrl+O");
     before.setId("prove-add-before");
     before.setOnAction(e -> shell.pickBefore());
@@ -52,13 +65,7 @@ public final class ProveView implements StageView {
     after.setOnAction(e -> shell.pickAfter());
     before.disableProperty().bind(model.readOnlyProperty());
     after.disableProperty().bind(model.readOnlyProperty());
-    HBox foot = new HBox(10, after, before, Labels.line("or drop them on the window.", "hint"));
-    foot.setAlignment(Pos.CENTER_LEFT);
-    node = new VBox(answer, chartPanel, rows, foot);
-    node.getStyleClass().add("stage");
-    model.assessmentProperty().addListener((o, was, is) -> refresh());
-    model.themeProperty().addListener((o, was, is) -> refresh());
-    refresh();
+    return List.of(after, before, Labels.line("or drop them on the window.", "hint"));
   }
 
   private void refresh() {

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.screenshots;
 import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.desktop.draw.Camera;
+import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.launch.Opening;
 import dev.ambershim.desktop.launch.Window;
 import dev.ambershim.desktop.shell.Opened;
@@ -157,13 +158,13 @@ public final class Screenshots extends Application {
 
   /** Waits until the line of work is empty and what it brought is painted. */
   private void whenIdle(Runnable then) {
-    Camera.afterNextFrames(
-        scene,
+    Frames.later(
+        2,
         () -> {
           if (model.work().busyProperty().get()) {
             whenIdle(then);
           } else {
-            Camera.afterNextFrames(scene, then);
+            Frames.later(6, then);
           }
         });
   }

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.shell;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.desktop.theme.Theme;
 import dev.ambershim.logbook.store.Logbook;
+import java.util.Map;
 
 /**
  * What a person has set, kept with the logbook.
@@ -15,19 +16,15 @@ import dev.ambershim.logbook.store.Logbook;
 public record Preferences(Theme theme, Notation notation, String lastJob, String window) {
   /** Reads what was kept, with sensible values where nothing was. */
   public static Preferences of(Logbook logbook) {
+    Map<String, String> kept = logbook.settings();
     return new Preferences(
-        logbook
-            .setting("theme")
-            .filter("paper"::equals)
-            .map(t -> Theme.PAPER)
-            .orElse(Theme.GRAPHITE),
-        new Notation(on(logbook, "inches"), on(logbook, "fahrenheit"), on(logbook, "decimalComma")),
-        logbook.setting("lastJob").orElse(""),
-        logbook.setting("window").orElse(""));
-  }
-
-  private static boolean on(Logbook logbook, String name) {
-    return logbook.setting(name).filter("yes"::equals).isPresent();
+        "paper".equals(kept.get("theme")) ? Theme.PAPER : Theme.GRAPHITE,
+        new Notation(
+            "yes".equals(kept.get("inches")),
+            "yes".equals(kept.get("fahrenheit")),
+            "yes".equals(kept.get("decimalComma"))),
+        kept.getOrDefault("lastJob", ""),
+        kept.getOrDefault("window", ""));
   }
 
   static void keep(Logbook logbook, Theme theme, Notation notation) {

@@ -19,6 +19,7 @@ import javafx.scene.layout.VBox;
 public final class RunRows extends VBox {
   private final ShellModel model;
   private final ShellView shell;
+  private List<RunResult> asked = List.of();
 
   /** No rows yet. */
   public RunRows(ShellModel model, ShellView shell) {
@@ -28,8 +29,19 @@ public final class RunRows extends VBox {
     getStyleClass().add("panel");
   }
 
-  /** Shows runs. */
+  /** Shows runs, a moment after the answer and the picture. */
   public void show(List<RunResult> runs) {
+    asked = runs;
+    Later.afterThePicture(
+        () -> {
+          // Only the newest wish counts; an older one would undo it.
+          if (asked.equals(runs)) {
+            fill(runs);
+          }
+        });
+  }
+
+  private void fill(List<RunResult> runs) {
     getChildren().clear();
     for (RunResult run : runs) {
       getChildren().add(row(run));

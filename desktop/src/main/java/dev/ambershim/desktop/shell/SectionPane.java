@@ -10,7 +10,6 @@ import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.desktop.draw.PictureView;
 import java.util.List;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -37,10 +36,7 @@ final class SectionPane extends VBox {
     picture.setMinHeight(318);
     picture.setPrefHeight(318);
     picture.onPick(model.partProperty()::set);
-    ScrollPane scroll = new ScrollPane(editor);
-    scroll.setFitToWidth(true);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
-    getChildren().addAll(sides(), picture, gap, parts(), scroll);
+    getChildren().addAll(sides(), picture, gap);
     model.jobProperty().addListener((o, was, is) -> refresh());
     model.sideProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
@@ -49,10 +45,23 @@ final class SectionPane extends VBox {
     refresh();
   }
 
+  private void addEditor() {
+    ScrollPane scroll = new ScrollPane(editor);
+    scroll.setFitToWidth(true);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(parts(), scroll);
+  }
+
   private HBox sides() {
-    ToggleGroup group = new ToggleGroup();
     HBox row = new HBox(6, Labels.line("The section", "strong"), Labels.spring());
     row.setAlignment(Pos.CENTER_LEFT);
+    row.setMinHeight(26);
+    Later.afterOpening(model, () -> addSides(row));
+    return row;
+  }
+
+  private void addSides(HBox row) {
+    ToggleGroup group = new ToggleGroup();
     for (Side side : Side.values()) {
       ToggleButton button = new ToggleButton(side.words());
       button.setId("section-" + side.words());
@@ -68,7 +77,6 @@ final class SectionPane extends VBox {
       follow.run();
       row.getChildren().add(button);
     }
-    return row;
   }
 
   /** The layers from the top down, as they lie in the section. */
@@ -122,11 +130,14 @@ final class SectionPane extends VBox {
     if (!now.equals(shown)) {
       shown = now;
       // The picture first; the boxes to type in follow a moment later.
-      Platform.runLater(() -> fill(job, side, model.partProperty().get()));
+      Later.afterThePicture(() -> fill(job, side, model.partProperty().get()));
     }
   }
 
   private void fill(Job job, Side side, String part) {
+    if (editor.getParent() == null) {
+      addEditor();
+    }
     String focused =
         getScene() == null || getScene().getFocusOwner() == null
             ? ""

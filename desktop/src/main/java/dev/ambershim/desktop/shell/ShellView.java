@@ -254,11 +254,14 @@ public final class ShellView extends StackPane {
                   model.jobProperty().get() == null ? "" : model.jobProperty().get().title());
       model.jobProperty().addListener((o, was, is) -> follow.run());
       follow.run();
+      getChildren().addAll(Labels.line("Amber Shim", "mark"), title, Labels.spring());
+      setMinHeight(52);
+      Later.afterOpening(model, () -> addButtons(view, model));
+    }
+
+    private void addButtons(ShellView view, ShellModel model) {
       getChildren()
           .addAll(
-              Labels.line("Amber Shim", "mark"),
-              title,
-              Labels.spring(),
               button("Logbook", "Ctrl+L", "logbook", view::showLogbook),
               undo(model, true),
               undo(model, false),

@@ -12,10 +12,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.flywaydb.core.Flyway;
@@ -125,7 +129,7 @@ public final class Logbook implements AutoCloseable {
     return DriverManager.getConnection("jdbc:sqlite:" + file, config.toProperties());
   }
 
-  private void bringUpToDate() {
+  private void bringUpToDate() throws SQLException {
     int version = schemaVersion();
     if (version > SCHEMA) {
       throw new Problem(
@@ -144,23 +148,23 @@ public final class Logbook implements AutoCloseable {
     }
   }
 
-  private int schemaVersion() {
-    return jdbi.withHandle(
-        h -> {
-          boolean kept =
-              h.createQuery(
-                          "select count(*) from sqlite_master where name = 'flyway_schema_history'")
-                      .mapTo(Integer.class)
-                      .one()
-                  > 0;
-          return kept
-              ? h.createQuery(
-                      "select coalesce(max(cast(version as integer)), 0) from flyway_schema_history"
-                          + " where success = 1")
-                  .mapTo(Integer.class)
-                  .one()
-              : 0;
-        });
+  /** The version of the tables, 0 for a new file; asked directly, being the first question. */
+  private int schemaVersion() throws SQLException {
+    try (Statement statement = connection.createStatement()) {
+      try (ResultSet kept =
+          statement.executeQuery(
+              "select 1 from sqlite_master where name = 'flyway_schema_history'")) {
+        if (!kept.next()) {
+          return 0;
+        }
+      }
+      try (ResultSet version =
+          statement.executeQuery(
+              "select max(cast(version as integer)) from flyway_schema_history"
+                  + " where success = 1")) {
+        return version.getInt(1);
+      }
+    }
   }
 
   /** The folder it lives in. */
@@ -403,14 +407,16 @@ public final class Logbook implements AutoCloseable {
         .orElseGet(() -> LogReader.read(run.fileName(), attachment(run.sha256()).bytes()));
   }
 
-  /** A setting, if it was ever made. */
-  public synchronized Optional<String> setting(String name) {
+  /** All settings that were ever made, by name. */
+  public synchronized Map<String, String> settings() {
     return jdbi.withHandle(
-        h ->
-            h.createQuery("select value from setting where name = ?")
-                .bind(0, name)
-                .mapTo(String.class)
-                .findOne());
+        h -> {
+          Map<String, String> all = new HashMap<>();
+          h.createQuery("select name, value from setting")
+              .map((rs, c) -> all.put(rs.getString(1), rs.getString(2)))
+              .list();
+          return all;
+        });
   }
 
   /** Keeps a setting; a read-only logbook forgets it. */

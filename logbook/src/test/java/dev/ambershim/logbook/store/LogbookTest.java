@@ -23,6 +23,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -153,7 +154,7 @@ class LogbookTest {
             .isInstanceOf(Problem.class)
             .hasMessageContaining("read-only");
         second.keepSetting("theme", "paper");
-        assertThat(second.setting("theme")).isEmpty();
+        assertThat(second.settings()).isEmpty();
       }
     }
     Fixture.open(folder).close();
@@ -217,7 +218,7 @@ class LogbookTest {
       logbook.keepSetting("theme", "graphite");
     }
     try (Logbook logbook = Fixture.open(folder)) {
-      assertThat(logbook.setting("theme")).contains("graphite");
+      assertThat(logbook.settings()).containsExactlyEntriesOf(Map.of("theme", "graphite"));
     }
   }
 

@@ -1,0 +1,40 @@
+package dev.ambershim.desktop.shell;
+
+import dev.ambershim.desktop.draw.Frames;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
+
+/**
+ * What follows once the first answer and its pictures have been painted: boxes and buttons. Styling
+ * them takes as long as all the rest, and nobody presses a button before the answer is there.
+ */
+public final class Later {
+  /** The frame in which they follow. */
+  private static final int FRAME = 3;
+
+  private Later() {}
+
+  /** Runs something a few frames after the logbook was opened; soon, if it already is. */
+  public static void afterOpening(ShellModel model, Runnable then) {
+    if (model.openedProperty().get()) {
+      afterThePicture(then);
+      return;
+    }
+    model
+        .openedProperty()
+        .addListener(
+            new ChangeListener<Boolean>() {
+              @Override
+              public void changed(
+                  ObservableValue<? extends Boolean> opened, Boolean was, Boolean is) {
+                opened.removeListener(this);
+                afterThePicture(then);
+              }
+            });
+  }
+
+  /** Runs something a few frames from now. */
+  static void afterThePicture(Runnable then) {
+    Frames.later(FRAME, then);
+  }
+}
