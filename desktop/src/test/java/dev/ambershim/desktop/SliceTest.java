@@ -77,7 +77,7 @@ class SliceTest extends DesktopTest {
     Path report = folder.resolve("report.pdf");
     when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(report));
     press(KeyCode.CONTROL, KeyCode.P);
-    until("the report is told", () -> text("message").startsWith("Report written"));
+    until("the report is told", () -> text("message").startsWith("Written, report"));
     try (PDDocument pdf = Loader.loadPDF(report.toFile())) {
       assertThat(new PDFTextStripper().getText(pdf)).contains("Helped by 12.0 K");
     }

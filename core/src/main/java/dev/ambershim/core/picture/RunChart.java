@@ -22,7 +22,7 @@ public final class RunChart {
   private static final double STEP = 1.5;
 
   private static final double LEFT = 46;
-  private static final double RIGHT = 112;
+  private static final double RIGHT = 130;
   private static final double TOP = 14;
   private static final double BOTTOM = 34;
 

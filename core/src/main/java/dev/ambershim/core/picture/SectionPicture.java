@@ -182,7 +182,7 @@ public final class SectionPicture {
     }
     joints.add(build.outer());
     double thickest = joints.stream().mapToDouble(Joint::bondLineMicrometres).max().orElse(1);
-    double scale = Math.min(0.5, 44 / thickest);
+    double scale = Math.min(0.5, 38 / thickest);
     double top = height - LOUPE_HEIGHT + 12;
     pen.words(8, top + 2, "Joints through the loupe", Tone.QUIET, 11, Anchor.START);
     double column = (width - 16) / joints.size();

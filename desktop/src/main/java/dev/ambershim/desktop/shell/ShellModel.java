@@ -16,17 +16,13 @@ import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.desktop.theme.Theme;
 import dev.ambershim.desktop.work.Work;
-import dev.ambershim.logbook.bundle.JobBundle;
 import dev.ambershim.logbook.files.LogFiles;
-import dev.ambershim.logbook.report.ReportFiles;
 import dev.ambershim.logbook.store.Attachment;
 import dev.ambershim.logbook.store.JobHead;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.Readings;
 import dev.ambershim.logbook.store.StoredJob;
 import java.nio.file.Path;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -64,12 +60,14 @@ public final class ShellModel implements AutoCloseable {
   private final List<Message> history = new ArrayList<>();
   private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
+  private final Traffic traffic = new Traffic(this);
   private Logbook logbook;
   private int unsaved;
 
   /** Starts without a logbook; the window can be built meanwhile. */
   public ShellModel() {
     work = new Work(this::hear);
+    stage.addListener((o, was, is) -> sideOf(is).ifPresent(side::set));
     theme.set(Theme.GRAPHITE);
     notation.set(Notation.METRIC);
   }
@@ -92,6 +90,15 @@ public final class ShellModel implements AutoCloseable {
     }
   }
 
+  /** The side of the work that a stage is about, if it is about one. */
+  private static Optional<Side> sideOf(Stage stage) {
+    return switch (stage) {
+      case BASELINE -> Optional.of(Side.BEFORE);
+      case PROVE, KEEP -> Optional.of(Side.AFTER);
+      default -> Optional.empty();
+    };
+  }
+
   private void take(StoredJob now) {
     stored.set(now);
     job.set(now.job());
@@ -112,7 +119,7 @@ public final class ShellModel implements AutoCloseable {
     }
   }
 
-  private void say(String text) {
+  void say(String text) {
     note(new Message(text, false));
   }
 
@@ -134,9 +141,10 @@ public final class ShellModel implements AutoCloseable {
         this::show);
   }
 
-  private record Step(StoredJob stored, Assessment assessment, List<JobHead> jobs) {}
+  /** A kept state with what follows from it. */
+  record Step(StoredJob stored, Assessment assessment, List<JobHead> jobs) {}
 
-  private void show(Step step) {
+  void show(Step step) {
     unsaved = Math.max(0, unsaved - 1);
     if (unsaved == 0) {
       take(step.stored());
@@ -321,60 +329,20 @@ public final class ShellModel implements AutoCloseable {
     edit("room air", old -> old.withRun(index, old.runs().get(index).withRoom(room)));
   }
 
-  /** Writes the report, as PDF or HTML by the file's ending. */
-  public void writeReport(Path target) {
-    Assessment now = assessment.get();
-    Notation writing = notation.get();
-    work.submit(
-        "writing the report",
-        progress -> {
-          ReportFiles.write(now, writing, LocalDate.now(ZoneId.systemDefault()).toString(), target);
-          return target;
-        },
-        done -> say("Report written: " + done + "."));
+  /** What is written out of the logbook and taken into it. */
+  public Traffic traffic() {
+    return traffic;
   }
 
-  /** Writes the results, as JSON or CSV by the file's ending. */
-  public void writeResults(Path target) {
-    Assessment now = assessment.get();
-    work.submit(
-        "writing the results",
-        progress -> {
-          ReportFiles.writeResults(now, target);
-          return target;
-        },
-        done -> say("Results written: " + done + "."));
+  Logbook logbook() {
+    return logbook;
   }
 
-  /** Writes the job as a bundle. */
-  public void writeBundle(Path target) {
-    StoredJob now = stored.get();
-    work.submit(
-        "writing the bundle",
-        progress -> {
-          JobBundle.write(logbook, now, target);
-          return target;
-        },
-        done -> say("Bundle written: " + done + "."));
-  }
-
-  /** Takes a bundle in as a new job, and opens it. */
-  public void readBundle(Path source) {
-    if (logbook == null) {
-      return;
-    }
-    work.submit(
-        "taking in the bundle",
-        progress -> {
-          StoredJob now = JobBundle.read(logbook, source);
-          logbook.keepSetting("lastJob", now.id());
-          Opened.fetch(logbook, now, logs);
-          return step(now);
-        },
-        step -> {
-          show(step);
-          say("Taken in: \"" + step.stored().job().title() + "\".");
-        });
+  /** A job that just came in, ready to show; not for the JavaFX thread. */
+  Step newcomer(StoredJob now) {
+    logbook.keepSetting("lastJob", now.id());
+    Opened.fetch(logbook, now, logs);
+    return step(now);
   }
 
   /** Works the job out anew. */

@@ -61,7 +61,13 @@ public final class ShellView extends StackPane {
     setOnDragOver(this::hanging);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     model.stageProperty().addListener((o, was, is) -> showStage());
-    model.openedProperty().addListener((o, was, is) -> showStage());
+    model
+        .openedProperty()
+        .addListener(
+            (o, was, is) -> {
+              showStage();
+              frame.requestFocus();
+            });
     model
         .jobProperty()
         .addListener(
@@ -201,16 +207,18 @@ public final class ShellView extends StackPane {
 
   /** Asks where to write the report, and writes it. */
   public void pickReport() {
-    pickTarget("Write the report (.pdf or .html)", ".pdf", "Report").ifPresent(model::writeReport);
+    pickTarget("Write the report (.pdf or .html)", ".pdf", "Report")
+        .ifPresent(model.traffic()::writeReport);
   }
 
   void pickResults() {
     pickTarget("Write the results (.json or .csv)", ".json", "Results")
-        .ifPresent(model::writeResults);
+        .ifPresent(model.traffic()::writeResults);
   }
 
   void pickBundle() {
-    pickTarget("Write the job as a bundle", ".shimjob", "Job bundle").ifPresent(model::writeBundle);
+    pickTarget("Write the job as a bundle", ".shimjob", "Job bundle")
+        .ifPresent(model.traffic()::writeBundle);
   }
 
   private Optional<Path> pickTarget(String title, String ending, String kind) {
@@ -222,7 +230,9 @@ public final class ShellView extends StackPane {
   }
 
   void pickImport() {
-    picker.open("Take in a job bundle", "Job bundles", "*.shimjob").forEach(model::readBundle);
+    picker
+        .open("Take in a job bundle", "Job bundles", "*.shimjob")
+        .forEach(model.traffic()::readBundle);
   }
 
   private void hanging(DragEvent event) {
@@ -235,7 +245,7 @@ public final class ShellView extends StackPane {
 
   private void dropped(List<Path> files, Side side) {
     List<Path> logs = files.stream().filter(f -> !DropTargets.bundle(f)).toList();
-    files.stream().filter(DropTargets::bundle).forEach(model::readBundle);
+    files.stream().filter(DropTargets::bundle).forEach(model.traffic()::readBundle);
     if (!logs.isEmpty()) {
       model.addLogs(logs, side);
     }

@@ -8,6 +8,7 @@ import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.rolling.FixedWindowRollingPolicy;
 import ch.qos.logback.core.rolling.RollingFileAppender;
 import ch.qos.logback.core.rolling.SizeBasedTriggeringPolicy;
+import ch.qos.logback.core.util.Duration;
 import ch.qos.logback.core.util.FileSize;
 import java.nio.file.Path;
 import org.slf4j.LoggerFactory;
@@ -48,6 +49,8 @@ public final class Failures {
     rolling.start();
     SizeBasedTriggeringPolicy<ILoggingEvent> trigger = new SizeBasedTriggeringPolicy<>();
     trigger.setContext(context);
+    // Looked at often: a fault that repeats can write a megabyte within its usual minute.
+    trigger.setCheckIncrement(Duration.buildByMilliseconds(200));
     trigger.setMaxFileSize(FileSize.valueOf("1MB"));
     trigger.start();
     appender.setRollingPolicy(rolling);

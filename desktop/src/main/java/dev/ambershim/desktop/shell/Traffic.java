@@ -1,0 +1,67 @@
+package dev.ambershim.desktop.shell;
+
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.logbook.bundle.JobBundle;
+import dev.ambershim.logbook.report.ReportFiles;
+import dev.ambershim.logbook.store.StoredJob;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
+
+/** What goes out of the logbook as files, and what comes in as bundles; all on the line of work. */
+public final class Traffic {
+  private final ShellModel model;
+
+  Traffic(ShellModel model) {
+    this.model = model;
+  }
+
+  /** Writes the report, as PDF or HTML by the file's ending. */
+  public void writeReport(Path target) {
+    Assessment now = model.assessmentProperty().get();
+    Notation writing = model.notationProperty().get();
+    String today = LocalDate.now(ZoneId.systemDefault()).toString();
+    write("report", target, () -> ReportFiles.write(now, writing, today, target));
+  }
+
+  /** Writes the results, as JSON or CSV by the file's ending. */
+  public void writeResults(Path target) {
+    Assessment now = model.assessmentProperty().get();
+    write("results", target, () -> ReportFiles.writeResults(now, target));
+  }
+
+  /** Writes the job as a bundle. */
+  public void writeBundle(Path target) {
+    StoredJob now = model.storedProperty().get();
+    write("bundle", target, () -> JobBundle.write(model.logbook(), now, target));
+  }
+
+  private void write(String what, Path target, Runnable action) {
+    model
+        .work()
+        .submit(
+            "writing the " + what,
+            progress -> {
+              action.run();
+              return target;
+            },
+            done -> model.say("Written, " + what + ": " + done + "."));
+  }
+
+  /** Takes a bundle in as a new job, and opens it. */
+  public void readBundle(Path source) {
+    if (!model.openedProperty().get()) {
+      return;
+    }
+    model
+        .work()
+        .submit(
+            "taking in the bundle",
+            progress -> model.newcomer(JobBundle.read(model.logbook(), source)),
+            step -> {
+              model.show(step);
+              model.say("Taken in: \"" + step.stored().job().title() + "\".");
+            });
+  }
+}
