@@ -10,6 +10,7 @@ import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.desktop.draw.PictureView;
 import java.util.List;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -27,7 +28,6 @@ final class SectionPane extends VBox {
   private final PictureView picture = new PictureView();
   private final VBox editor = new VBox(7);
   private final Label gap = Labels.wrapped("", "hint");
-  private String shown = "";
 
   SectionPane(ShellModel model) {
     this.model = model;
@@ -37,12 +37,21 @@ final class SectionPane extends VBox {
     picture.setPrefHeight(318);
     picture.onPick(model.partProperty()::set);
     getChildren().addAll(sides(), picture, gap);
-    model.jobProperty().addListener((o, was, is) -> refresh());
-    model.sideProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
-    model.notationProperty().addListener((o, was, is) -> refresh());
-    model.partProperty().addListener((o, was, is) -> refresh());
+    for (ObservableValue<?> value :
+        List.of(
+            model.jobProperty(),
+            model.sideProperty(),
+            model.notationProperty(),
+            model.partProperty())) {
+      value.addListener(
+          (o, was, is) -> {
+            refresh();
+            refreshEditor();
+          });
+    }
     refresh();
+    refreshEditor();
   }
 
   private void addEditor() {
@@ -124,13 +133,23 @@ final class SectionPane extends VBox {
     picture.pick(model.partProperty().get());
     gap.setText(gapWords(job, side));
     gap.setManaged(!gap.getText().isEmpty());
-    // Rebuilding the rows while one has the keyboard would take it away, so only what changes does.
-    String now =
-        job.hashCode() + side.words() + model.partProperty().get() + model.notationProperty().get();
-    if (!now.equals(shown)) {
-      shown = now;
-      // The picture first; the boxes to type in follow a moment later.
-      Later.afterThePicture(() -> fill(job, side, model.partProperty().get()));
+  }
+
+  /** The boxes to type in follow a moment after the picture. */
+  private void refreshEditor() {
+    Job job = model.jobProperty().get();
+    if (job != null) {
+      Side side = model.sideProperty().get();
+      String part = model.partProperty().get();
+      Later.afterThePicture(
+          () -> {
+            // A later change has its own turn; filling for this one would show old figures.
+            if (job.equals(model.jobProperty().get())
+                && side == model.sideProperty().get()
+                && part.equals(model.partProperty().get())) {
+              fill(job, side, part);
+            }
+          });
     }
   }
 
