@@ -3,9 +3,9 @@ package dev.ambershim.core.notation;
 import dev.ambershim.core.finding.Interval;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
-import java.text.DecimalFormat;
-import java.text.DecimalFormatSymbols;
-import java.util.Locale;
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.math.RoundingMode;
 
 /**
  * How one person writes numbers: length in millimetres or inches, temperature in Celsius or
@@ -73,20 +73,24 @@ public record Notation(boolean inches, boolean fahrenheit, boolean decimalComma)
   }
 
   private String format(double value, int least, int most) {
-    if (Double.isNaN(value)) {
+    if (!Double.isFinite(value)) {
       return "–";
     }
-    DecimalFormatSymbols symbols = DecimalFormatSymbols.getInstance(Locale.ROOT);
-    symbols.setDecimalSeparator(decimalComma ? ',' : '.');
-    symbols.setMinusSign('−');
-    DecimalFormat format = new DecimalFormat("0", symbols);
-    format.setMinimumFractionDigits(least);
-    format.setMaximumFractionDigits(most);
-    String text = format.format(value);
-    // A rounded nothing has no sign.
-    return text.startsWith("−") && text.chars().noneMatch(c -> c >= '1' && c <= '9')
-        ? text.substring(1)
-        : text;
+    // The exact value of the double, rounded half to even. The locale's own formats would first
+    // load tables for every language of the world.
+    BigDecimal rounded = new BigDecimal(value).setScale(most, RoundingMode.HALF_EVEN);
+    while (rounded.scale() > least && rounded.signum() != 0 && endsInZero(rounded)) {
+      rounded = rounded.setScale(rounded.scale() - 1, RoundingMode.UNNECESSARY);
+    }
+    if (rounded.signum() == 0) {
+      rounded = rounded.setScale(least, RoundingMode.UNNECESSARY);
+    }
+    String text = rounded.toPlainString().replace('-', '−');
+    return decimalComma ? text.replace('.', ',') : text;
+  }
+
+  private static boolean endsInZero(BigDecimal figure) {
+    return figure.unscaledValue().remainder(BigInteger.TEN).signum() == 0;
   }
 
   /**

@@ -12,6 +12,8 @@ import javafx.application.Application;
 import javafx.css.Stylesheet;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.Text;
 
 /** The two looks: paper and graphite. Own colour tokens stand over the base theme's. */
 public enum Theme {
@@ -63,6 +65,12 @@ public enum Theme {
       } catch (IOException e) {
         throw new UncheckedIOException(e);
       }
+    }
+    // The first text ever measured brings in the system's text libraries; better here than later.
+    Text text = new Text("0");
+    text.setFont(Font.font("Lato", FontWeight.BOLD, 30));
+    if (text.getLayoutBounds().isEmpty()) {
+      throw new IllegalStateException("the shipped font cannot be measured");
     }
   }
 

@@ -11,8 +11,6 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
-import java.nio.DoubleBuffer;
-import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
@@ -64,29 +62,24 @@ public final class Readings {
     }
   }
 
-  /** All of a log but its samples. */
-  private record Head(String fileName, int samples, List<Column> columns, ReadNotes notes) {}
-
-  private record Column(String name, String unit, Role role, double confidence) {}
-
-  /** A log packed: its head as JSON, then time and columns as doubles, all in one gzip stream. */
+  /** A log packed: names and notes, then time and columns as doubles, all in one gzip stream. */
   static byte[] pack(RunLog log) {
-    List<Column> columns = new ArrayList<>();
-    log.channels()
-        .forEach(c -> columns.add(new Column(c.name(), c.unit(), c.role(), c.confidence())));
-    byte[] head =
-        Json.pretty(new Head(log.fileName(), log.size(), columns, log.notes()))
-            .getBytes(StandardCharsets.UTF_8);
-    ByteBuffer samples = ByteBuffer.allocate(8 * log.size() * (columns.size() + 1));
-    samples.asDoubleBuffer().put(log.seconds());
-    for (int i = 0; i < columns.size(); i++) {
-      samples.asDoubleBuffer().put((i + 1) * log.size(), log.channels().get(i).values());
-    }
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try (DataOutputStream zip = new DataOutputStream(new GZIPOutputStream(out))) {
-      zip.writeInt(head.length);
-      zip.write(head);
-      zip.write(samples.array());
+      zip.writeUTF(log.fileName());
+      zip.writeInt(log.size());
+      zip.writeInt(log.channels().size());
+      for (Channel c : log.channels()) {
+        zip.writeUTF(c.name());
+        zip.writeUTF(c.unit());
+        zip.writeUTF(c.role().name());
+        zip.writeDouble(c.confidence());
+      }
+      writeNotes(zip, log.notes());
+      zip.write(bytes(log.seconds()));
+      for (Channel c : log.channels()) {
+        zip.write(bytes(c.values()));
+      }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
@@ -97,20 +90,67 @@ public final class Readings {
   static RunLog unpack(byte[] packed) {
     try (DataInputStream zip =
         new DataInputStream(new GZIPInputStream(new ByteArrayInputStream(packed), 1 << 16))) {
-      byte[] text = zip.readNBytes(zip.readInt());
-      Head head = Json.mapper().readValue(text, Head.class);
-      DoubleBuffer samples = ByteBuffer.wrap(zip.readAllBytes()).asDoubleBuffer();
-      double[] seconds = new double[head.samples()];
-      samples.get(seconds);
-      List<Channel> channels = new ArrayList<>();
-      for (Column c : head.columns()) {
-        double[] values = new double[head.samples()];
-        samples.get(values);
-        channels.add(new Channel(c.name(), c.unit(), c.role(), c.confidence(), values));
+      String fileName = zip.readUTF();
+      int size = zip.readInt();
+      List<Channel> heads = new ArrayList<>();
+      for (int i = zip.readInt(); i > 0; i--) {
+        heads.add(
+            new Channel(
+                zip.readUTF(),
+                zip.readUTF(),
+                Role.valueOf(zip.readUTF()),
+                zip.readDouble(),
+                new double[size]));
       }
-      return new RunLog(head.fileName(), seconds, channels, head.notes());
+      ReadNotes notes = readNotes(zip);
+      double[] seconds = new double[size];
+      fill(zip, seconds);
+      for (Channel head : heads) {
+        fill(zip, head.values());
+      }
+      return new RunLog(fileName, seconds, heads, notes);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private static void writeNotes(DataOutputStream zip, ReadNotes notes) throws IOException {
+    zip.writeUTF(notes.encoding());
+    zip.writeUTF(notes.delimiter());
+    zip.writeBoolean(notes.decimalComma());
+    zip.writeInt(notes.rowsRead());
+    zip.writeInt(notes.rowsDropped());
+    zip.writeInt(notes.cellsDropped());
+    zip.writeInt(notes.remarks().size());
+    for (String remark : notes.remarks()) {
+      zip.writeUTF(remark);
+    }
+  }
+
+  private static ReadNotes readNotes(DataInputStream zip) throws IOException {
+    String encoding = zip.readUTF();
+    String delimiter = zip.readUTF();
+    boolean decimalComma = zip.readBoolean();
+    int rowsRead = zip.readInt();
+    int rowsDropped = zip.readInt();
+    int cellsDropped = zip.readInt();
+    List<String> remarks = new ArrayList<>();
+    for (int i = zip.readInt(); i > 0; i--) {
+      remarks.add(zip.readUTF());
+    }
+    return new ReadNotes(
+        encoding, delimiter, decimalComma, rowsRead, rowsDropped, cellsDropped, remarks);
+  }
+
+  private static byte[] bytes(double[] figures) {
+    ByteBuffer buffer = ByteBuffer.allocate(8 * figures.length);
+    buffer.asDoubleBuffer().put(figures);
+    return buffer.array();
+  }
+
+  private static void fill(DataInputStream zip, double[] figures) throws IOException {
+    byte[] raw = new byte[8 * figures.length];
+    zip.readFully(raw);
+    ByteBuffer.wrap(raw).asDoubleBuffer().get(figures);
   }
 }
