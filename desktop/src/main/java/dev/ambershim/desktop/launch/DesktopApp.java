@@ -24,6 +24,9 @@ public final class DesktopApp extends Application {
   private static volatile LaunchOptions options;
   private static volatile CompletableFuture<Opened> opening;
 
+  /** The frame in which boxes and buttons are there too. */
+  private static final int WHOLE_WINDOW = 10;
+
   private final ShellModel model = new ShellModel();
   private CompletableFuture<Void> shown;
 
@@ -68,8 +71,11 @@ public final class DesktopApp extends Application {
         () -> {
           StartReport.windowUp();
           Failures.logTo(opened.logbook().folder());
-          how.picture().ifPresent(target -> Camera.take(scene, target).setName("picture"));
         });
+    how.picture()
+        .ifPresent(
+            target ->
+                Frames.later(WHOLE_WINDOW, () -> Camera.take(scene, target).setName("picture")));
   }
 
   /** Says why the logbook did not open; a busy one can be looked at. */
