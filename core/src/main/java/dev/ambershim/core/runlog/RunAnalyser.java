@@ -89,6 +89,11 @@ public final class RunAnalyser {
     if (throttledShare > 0.5) {
       why =
           "it was throttled for most of its settled part, so its temperature was held by the limit";
+    } else if (Double.isNaN(cut.driftKelvin())) {
+      why =
+          "it holds only "
+              + LogReader.count(under.length, "sample")
+              + " under load, too few to tell whether it settled";
     } else if (!cut.settled()) {
       why =
           "it never settled: it still changed by "

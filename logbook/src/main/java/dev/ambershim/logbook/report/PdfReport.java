@@ -45,8 +45,12 @@ public final class PdfReport {
       PdfReport pdf = new PdfReport(document);
       pdf.newPage();
       pdf.text(report.title(), pdf.bold, 11, Tone.QUIET, 4);
-      for (Block block : report.blocks()) {
-        pdf.add(block);
+      for (int i = 0; i < report.blocks().size(); i++) {
+        if (report.blocks().get(i) instanceof Block.Heading && i + 1 < report.blocks().size()) {
+          // A heading stays with what it heads.
+          pdf.need(40 + heightOf(report.blocks().get(i + 1)));
+        }
+        pdf.add(report.blocks().get(i));
       }
       pdf.page.close();
       ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -77,7 +81,6 @@ public final class PdfReport {
     if (block instanceof Block.Answer a) {
       text(a.text(), bold, 19, Tone.INK, 10);
     } else if (block instanceof Block.Heading h) {
-      need(60);
       y -= 10;
       text(h.text(), bold, 12, Tone.AMBER, 4);
     } else if (block instanceof Block.Paragraph p) {
@@ -132,8 +135,17 @@ public final class PdfReport {
     return lines;
   }
 
+  /** Height that the start of a block takes at least. */
+  private static float heightOf(Block block) {
+    return block instanceof Block.Figure f ? (float) f.picture().height() * scaleOf(f) + 24 : 30;
+  }
+
+  private static float scaleOf(Block.Figure figure) {
+    return (float) Math.min(0.75, WIDTH / figure.picture().width());
+  }
+
   private void figure(Block.Figure figure) throws IOException {
-    float scale = (float) Math.min(0.75, WIDTH / figure.picture().width());
+    float scale = scaleOf(figure);
     float height = (float) figure.picture().height() * scale;
     need(height + 24);
     y -= height;
