@@ -118,9 +118,9 @@ class RunAnalyserTest {
     RunAnalysis a = made.run("short", 7);
     assertThat(a.unfit().orElseThrow()).contains("25 samples under load");
     assertThat(a.error()).isEmpty();
-    made.seconds = 60;
+    made.seconds = 45;
     assertThat(made.run("longer", 7).unfit().orElseThrow())
-        .contains("60 samples under load, too few to tell");
+        .contains("45 samples under load, too few to tell");
   }
 
   @Test

@@ -4,10 +4,8 @@ import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.picture.RunChart;
-import dev.ambershim.core.picture.RunLines;
-import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.shell.AnswerPane;
+import dev.ambershim.desktop.shell.ChartPanel;
 import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.Later;
 import dev.ambershim.desktop.shell.RunRows;
@@ -20,15 +18,13 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** How the chip runs before the work: the answer, the chart, the runs. */
 public final class BaselineView implements StageView {
   private final ShellModel model;
   private final AnswerPane answer = new AnswerPane(Stage.BASELINE.question(), "baseline-answer");
-  private final PictureView chart = new PictureView();
-  private final VBox chartPanel = new VBox(chart);
+  private final ChartPanel chart;
   private final RunRows rows;
   private final VBox node;
 
@@ -36,17 +32,12 @@ public final class BaselineView implements StageView {
   public BaselineView(ShellModel model, ShellView shell) {
     this.model = model;
     rows = new RunRows(model, shell);
-    chart.setId("baseline-chart");
-    chart.setMinHeight(240);
-    chart.setPrefHeight(300);
-    chartPanel.getStyleClass().add("panel");
-    VBox.setVgrow(chart, Priority.ALWAYS);
-    VBox.setVgrow(chartPanel, Priority.SOMETIMES);
+    chart = new ChartPanel(model, "baseline-chart");
     HBox foot = new HBox(10);
     foot.setMinHeight(34);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);
-    node = new VBox(answer, chartPanel, rows, foot);
+    node = new VBox(answer, chart, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
@@ -79,10 +70,7 @@ public final class BaselineView implements StageView {
     } else {
       answer.show("No run can be used yet. See below what each one lacks.");
     }
-    List<RunChart.Line> lines = RunLines.of(runs);
-    chartPanel.setVisible(!lines.isEmpty());
-    chartPanel.setManaged(!lines.isEmpty());
-    chart.show((w, h) -> RunChart.of(lines, notation, w, h), model.themeProperty().get().dark());
+    chart.show(runs);
     rows.show(runs);
   }
 

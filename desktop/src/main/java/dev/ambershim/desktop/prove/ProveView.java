@@ -4,11 +4,9 @@ import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.picture.RunChart;
-import dev.ambershim.core.picture.RunLines;
 import dev.ambershim.core.runlog.Comparison;
-import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.shell.AnswerPane;
+import dev.ambershim.desktop.shell.ChartPanel;
 import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.Later;
 import dev.ambershim.desktop.shell.RunRows;
@@ -22,15 +20,13 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The verdict, both sides' runs on one chart, and the runs. */
 public final class ProveView implements StageView {
   private final ShellModel model;
   private final AnswerPane answer = new AnswerPane(Stage.PROVE.question(), "verdict");
-  private final PictureView chart = new PictureView();
-  private final VBox chartPanel = new VBox(chart);
+  private final ChartPanel chart;
   private final RunRows rows;
   private final VBox node;
 
@@ -38,17 +34,12 @@ public final class ProveView implements StageView {
   public ProveView(ShellModel model, ShellView shell) {
     this.model = model;
     rows = new RunRows(model, shell);
-    chart.setId("prove-chart");
-    chart.setMinHeight(240);
-    chart.setPrefHeight(300);
-    chartPanel.getStyleClass().add("panel");
-    VBox.setVgrow(chart, Priority.ALWAYS);
-    VBox.setVgrow(chartPanel, Priority.SOMETIMES);
+    chart = new ChartPanel(model, "prove-chart");
     HBox foot = new HBox(10);
     foot.setMinHeight(34);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);
-    node = new VBox(answer, chartPanel, rows, foot);
+    node = new VBox(answer, chart, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
@@ -83,10 +74,7 @@ public final class ProveView implements StageView {
     } else {
       answer.show(missing(now));
     }
-    List<RunChart.Line> lines = RunLines.of(now.runs());
-    chartPanel.setVisible(!lines.isEmpty());
-    chartPanel.setManaged(!lines.isEmpty());
-    chart.show((w, h) -> RunChart.of(lines, notation, w, h), model.themeProperty().get().dark());
+    chart.show(now.runs());
     rows.show(now.runs());
   }
 
