@@ -15,6 +15,9 @@ public final class AnswerPane extends VBox {
   private final Label answer = Labels.wrapped("", "answer");
   private final VBox reasons = new VBox(2);
   private final VBox working = new VBox(3);
+  private final HBox foot = new HBox();
+  private Working how;
+  private Notation writing;
   private final ToggleButton show = new ToggleButton("How was this worked out?  Ctrl+W");
 
   /** A pane for a stage's question; its answer's label gets the id that tests read it by. */
@@ -26,10 +29,15 @@ public final class AnswerPane extends VBox {
     working.visibleProperty().bind(show.selectedProperty());
     working.managedProperty().bind(show.selectedProperty());
     show.getStyleClass().add("part-button");
-    HBox foot = new HBox(show);
     foot.setAlignment(Pos.CENTER_LEFT);
-    foot.visibleProperty().bind(show.visibleProperty());
-    foot.managedProperty().bind(show.visibleProperty());
+    foot.setMinHeight(28);
+    show.selectedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is) {
+                fill();
+              }
+            });
     getChildren().addAll(Labels.line(question, "question"), answer, reasons, foot, working);
   }
 
@@ -38,7 +46,8 @@ public final class AnswerPane extends VBox {
     answer.setText(sentence);
     reasons.getChildren().clear();
     show.setSelected(false);
-    show.setVisible(false);
+    foot.getChildren().clear();
+    how = null;
   }
 
   /** Shows a finding with its reasons. */
@@ -48,16 +57,28 @@ public final class AnswerPane extends VBox {
     for (String reason : why) {
       reasons.getChildren().add(Labels.wrapped(reason, "reason"));
     }
-    show.setVisible(true);
-    fill(finding.working(), notation);
+    how = finding.working();
+    writing = notation;
+    if (show.isSelected()) {
+      fill();
+    }
+    Later.afterThePicture(
+        () -> {
+          if (how != null && foot.getChildren().isEmpty()) {
+            foot.getChildren().add(show);
+          }
+        });
   }
 
   /** Opens or closes the working. */
   public void toggleWorking() {
-    show.setSelected(!show.isSelected() && show.isVisible());
+    show.setSelected(!show.isSelected() && how != null);
   }
 
-  private void fill(Working how, Notation notation) {
+  /**
+   * Sets the working out; only when it is asked for, since few look at it and it takes its time.
+   */
+  private void fill() {
     working.getChildren().setAll(Labels.wrapped(how.formula() + ".", "strong"));
     StringBuilder inputs = new StringBuilder();
     for (Working.Input input : how.inputs()) {
@@ -68,7 +89,7 @@ public final class AnswerPane extends VBox {
           .append(
               Double.isNaN(input.value())
                   ? "not known"
-                  : notation.significant(input.value()) + " " + input.unit());
+                  : writing.significant(input.value()) + " " + input.unit());
     }
     working.getChildren().add(Labels.wrapped(inputs.toString()));
     working.getChildren().add(Labels.wrapped("Source: " + how.source() + ".", "quiet"));
