@@ -19,6 +19,6 @@ public final class EmptyWindow extends Application {
     Scene scene = new Scene(new StackPane(), 1280, 800);
     stage.setScene(scene);
     stage.show();
-    Frames.later(2, StartReport::windowUp);
+    Frames.later(StartReport.WHOLE_FRAME, StartReport::windowUp);
   }
 }

@@ -66,12 +66,8 @@ public final class DesktopApp extends Application {
       Window.restore(stage, opened.preferences().window());
     }
     model.begin(opened);
-    Frames.later(
-        2,
-        () -> {
-          StartReport.windowUp();
-          Failures.logTo(opened.logbook().folder());
-        });
+    Frames.later(2, () -> Failures.logTo(opened.logbook().folder()));
+    Frames.later(StartReport.WHOLE_FRAME, StartReport::windowUp);
     how.picture()
         .ifPresent(
             target ->

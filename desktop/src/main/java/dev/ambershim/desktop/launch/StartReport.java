@@ -5,6 +5,9 @@ public final class StartReport {
   /** System property that asks for the report, and then for the end of the process. */
   public static final String ASKED = "ambershim.start.report";
 
+  /** The frame in which everything stands on the window, boxes and buttons too. */
+  public static final int WHOLE_FRAME = 6;
+
   private StartReport() {}
 
   /** Says so and ends the process, if that was asked for. */
