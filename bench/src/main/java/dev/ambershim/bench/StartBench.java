@@ -13,8 +13,8 @@ import java.util.List;
 /**
  * Time until the window is up with the demo ÷ time until an empty JavaFX window is up: fresh
  * processes with the same flags, one after the other in turn, medians of the wall time from before
- * the process starts to its report at the frame in which the application's window is
- * whole, boxes and buttons too; the empty window reports at the same frame.
+ * the process starts to its report at the frame in which the application's window is whole, boxes
+ * and buttons too; the empty window reports at the same frame.
  */
 public final class StartBench {
   private static final int ROUNDS = 7;

@@ -24,6 +24,7 @@ import picocli.CommandLine.Option;
     subcommands = {
       CompareCommand.class,
       AnalyseCommand.class,
+      SolveCommand.class,
       ScreenshotsCommand.class,
       BenchCommand.class
     })

@@ -1,0 +1,165 @@
+package dev.ambershim.cli;
+
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.conduction.StackCase;
+import dev.ambershim.core.conduction.StackSolution;
+import dev.ambershim.core.conduction.SteadySolver;
+import dev.ambershim.core.conduction.Team;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.logbook.stack.SolutionJson;
+import dev.ambershim.logbook.stack.StackJson;
+import dev.ambershim.logbook.store.Json;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.OptionalLong;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code solve}: conduction in a stack of layers, steady or in time. */
+@Command(
+    name = "solve",
+    mixinStandardHelpOptions = true,
+    description = "Solve conduction in a stack of layers.")
+final class SolveCommand implements Callable<Integer> {
+  private static final long MOST_CELLS = 20_000_000;
+  private static final double ERROR_SHARE = 0.005;
+
+  @Spec CommandSpec spec;
+
+  @Parameters(paramLabel = "CASE.stack.json", description = "The stack.")
+  Path file;
+
+  @Option(
+      names = "--cells",
+      paramLabel = "N",
+      description = "Use about so many cells; without it the grid is refined by itself.")
+  Long cells;
+
+  @Option(
+      names = "--error",
+      paramLabel = "SHARE",
+      description = "Wanted discretisation error as a share of the rise; usual is 0.005.")
+  double error = ERROR_SHARE;
+
+  @Option(
+      names = "--threads",
+      paramLabel = "N",
+      description = "How many threads; usual is one for each processor.")
+  int threads = Runtime.getRuntime().availableProcessors();
+
+  @Option(names = "--json", description = "Print JSON.")
+  boolean json;
+
+  @Override
+  public Integer call() {
+    check();
+    StackCase stack =
+        StackJson.read(file.toString(), new String(LogFiles.read(file), StandardCharsets.UTF_8));
+    ExecutorService others =
+        Executors.newCachedThreadPool(
+            r -> {
+              Thread thread = new Thread(r, "solver");
+              thread.setDaemon(true);
+              return thread;
+            });
+    try (Team team = Team.of(threads, others)) {
+      return steady(stack, team);
+    } catch (Problem problem) {
+      throw problem.place().file().isEmpty() ? inFile(problem) : problem;
+    } finally {
+      others.shutdown();
+    }
+  }
+
+  private void check() {
+    if (cells != null && !(cells >= 1 && cells <= MOST_CELLS)) {
+      throw new Problem(
+          "solve.cells",
+          Place.field("--cells"),
+          cells + " cells cannot be.",
+          "Give a figure from 1 to " + MOST_CELLS + ".");
+    }
+    if (!(error > 0 && error < 1)) {
+      throw new Problem(
+          "solve.error",
+          Place.field("--error"),
+          error + " is no share.",
+          "Give a figure between 0 and 1, such as 0.005.");
+    }
+    if (!(threads >= 1 && threads <= 256)) {
+      throw new Problem(
+          "solve.threads",
+          Place.field("--threads"),
+          threads + " threads cannot be.",
+          "Give a figure from 1 to 256.");
+    }
+  }
+
+  /** The same problem with the file that it was in. */
+  private Problem inFile(Problem problem) {
+    return new Problem(
+        problem.key(),
+        new Place(file.toString(), 0, 0, problem.place().field()),
+        problem.what(),
+        problem.remedy(),
+        problem);
+  }
+
+  private int steady(StackCase stack, Team team) {
+    long start = System.nanoTime();
+    StackSolution solution =
+        new SteadySolver(team, SolveWatch.NONE)
+            .solve(stack, cells == null ? OptionalLong.empty() : OptionalLong.of(cells), error);
+    double seconds = (System.nanoTime() - start) / 1e9;
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(Json.pretty(SolutionJson.of(solution, seconds)));
+    } else {
+      print(out, solution, seconds);
+    }
+    out.flush();
+    return 0;
+  }
+
+  private static void print(PrintWriter out, StackSolution solution, double seconds) {
+    out.printf(
+        Locale.ROOT,
+        "Peak %.2f °C at %.1f W, to within %.2f K of discretisation.%n",
+        solution.peakCelsius(),
+        solution.heatWatts(),
+        solution.discretisationErrorKelvin());
+    for (StackSolution.Source s : solution.sources()) {
+      out.printf(
+          Locale.ROOT,
+          "  heat \"%s\": mean %.2f °C, peak %.2f °C%n",
+          s.name(),
+          s.meanCelsius(),
+          s.peakCelsius());
+    }
+    for (StackSolution.Layer l : solution.layers()) {
+      out.printf(
+          Locale.ROOT,
+          "  layer \"%s\": underside %.2f °C, top %.2f °C%n",
+          l.name(),
+          l.bottomMeanCelsius(),
+          l.topMeanCelsius());
+    }
+    out.printf(
+        Locale.ROOT,
+        "%d cells, %d iterations, heat in and out agree to %.1e, %.2f s.%n",
+        solution.cells(),
+        solution.iterations(),
+        Math.abs(solution.energyImbalanceRelative()),
+        seconds);
+  }
+}

@@ -1,0 +1,491 @@
+package dev.ambershim.core.conduction;
+
+import java.util.Arrays;
+import java.util.IdentityHashMap;
+
+/**
+ * One grid of the multigrid in single precision: its matrix, its smoother and the way to the next
+ * coarser grid.
+ *
+ * <p>The smoother solves each column of cells exactly (in z the couplings differ by many powers of
+ * ten) and damps what remains between columns by Chebyshev's polynomial of degree two over the
+ * upper three quarters of the spectrum, which lies within (0, 2) (Saad, <i>Iterative Methods for
+ * Sparse Linear Systems</i>, section 12.3). It is symmetric, so that conjugate gradients may use
+ * it.
+ */
+final class MultigridLevel {
+  /** The damped part of the spectrum, from this to 2. */
+  private static final double LOW = 0.3;
+
+  private static final float FIRST = (float) (2 / (2 + LOW));
+  private static final float AGAIN;
+  private static final float SECOND;
+
+  static {
+    double theta = (2 + LOW) / 2;
+    double delta = (2 - LOW) / 2;
+    double sigma = theta / delta;
+    double rho = 1 / (2 * sigma - 1 / sigma);
+    AGAIN = (float) (rho / sigma);
+    SECOND = (float) (2 * rho / delta);
+  }
+
+  private final int nx;
+  private final int ny;
+  private final int nz;
+  private final long cells;
+  private final float[][][] left;
+  private final float[][][] right;
+  private final float[][][] low;
+  private final float[][][] area;
+  private final float[][][] gap;
+  private final int[][] box;
+  private final float[] lateral;
+  private final float[] vertical;
+  private final float[] mass;
+  private final float[][] film;
+  private final float[] nothing;
+
+  /** Inverse pivots of the columns' elimination. */
+  private final float[][] pivot;
+
+  /** The wanted right-hand side, and two fields of the solution in turn. */
+  final float[][] wanted;
+
+  private float[][] solution;
+  private float[][] other;
+  private final Transfer down;
+  private final ThreadLocal<Scratch> scratch;
+
+  /** What one thread needs to work on a row of columns. */
+  private static final class Scratch {
+    final float[][] w;
+
+    /** Three rows of columns each, in turn: {@code (j % 3) * nz + k}. */
+    final float[][] corrected;
+
+    final float[][] once;
+    final float[] before;
+    final float[] behind;
+    final float[] joined;
+
+    Scratch(int nx, int nz, int coarse) {
+      joined = new float[coarse];
+      w = new float[nz][nx];
+      corrected = new float[3 * nz][nx];
+      once = new float[3 * nz][nx];
+      before = new float[nx];
+      behind = new float[nx];
+    }
+  }
+
+  MultigridLevel(Conductances a, Transfer down, Team team) {
+    nx = a.nx;
+    ny = a.ny;
+    nz = a.nz;
+    cells = a.cells();
+    IdentityHashMap<double[][], float[][]> shared = new IdentityHashMap<>();
+    left = new float[nz][][];
+    right = new float[nz][][];
+    low = new float[nz][][];
+    area = new float[nz][][];
+    box = new int[nz][];
+    gap = new float[nz - 1][][];
+    for (int k = 0; k < nz; k++) {
+      Pattern p = a.pattern[k];
+      left[k] = shared.computeIfAbsent(p.left, MultigridLevel::single);
+      right[k] = shared.computeIfAbsent(p.right, MultigridLevel::single);
+      low[k] = shared.computeIfAbsent(p.low, MultigridLevel::single);
+      area[k] = shared.computeIfAbsent(p.area, MultigridLevel::single);
+      box[k] = p.box;
+    }
+    for (int k = 0; k < nz - 1; k++) {
+      gap[k] = shared.computeIfAbsent(a.gap[k], MultigridLevel::single);
+    }
+    film = single(a.film);
+    lateral = single(a.lateral);
+    vertical = single(a.vertical);
+    mass = single(a.mass);
+    nothing = new float[nx];
+    pivot = new float[ny * nz][nx];
+    wanted = new float[ny * nz][nx];
+    solution = new float[ny * nz][nx];
+    other = new float[ny * nz][nx];
+    this.down = down;
+    int coarse = down == null ? 0 : down.joinedColumns();
+    scratch = ThreadLocal.withInitial(() -> new Scratch(nx, nz, coarse));
+    team.each(ny, cells, j -> eliminate(a, j));
+  }
+
+  private static float[] single(double[] values) {
+    float[] floats = new float[values.length];
+    for (int i = 0; i < floats.length; i++) {
+      floats[i] = (float) values[i];
+    }
+    return floats;
+  }
+
+  private static float[][] single(double[][] values) {
+    float[][] floats = new float[values.length][];
+    for (int i = 0; i < floats.length; i++) {
+      floats[i] = single(values[i]);
+    }
+    return floats;
+  }
+
+  /**
+   * Pivots of a row of columns. Each is the gap above plus what leads to ground from there down;
+   * the latter is summed without cancellation.
+   */
+  private void eliminate(Conductances a, int j) {
+    double[] ground = new double[nx];
+    double[] before = new double[nx];
+    for (int k = 0; k < nz; k++) {
+      Pattern p = a.pattern[k];
+      for (int i = 0; i < nx; i++) {
+        double own =
+            a.lateral[k] * (p.left[j][i] + p.right[j][i] + p.low[j][i] + p.low[j + 1][i])
+                + a.mass[k] * p.area[j][i]
+                + (k == nz - 1 ? a.film[j][i] : 0);
+        if (k > 0) {
+          double g = a.gap[k - 1][j][i] * a.vertical[k - 1];
+          own += g > 0 ? g * ground[i] / before[i] : 0;
+        }
+        double above = k < nz - 1 ? a.gap[k][j][i] * a.vertical[k] : 0;
+        ground[i] = own;
+        before[i] = own + above;
+        pivot[j * nz + k][i] = before[i] > 0 ? (float) (1 / before[i]) : 0;
+      }
+    }
+  }
+
+  /** The solution so far. */
+  float[][] solution() {
+    return solution;
+  }
+
+  /**
+   * Smooths from zero towards {@link #wanted}. Both steps of the polynomial follow each other row
+   * by row, so that what the second needs is still near the processor.
+   */
+  void smoothFromZero(Team team) {
+    float[][] out = solution;
+    team.blocks(
+        ny,
+        cells,
+        (first, past) -> {
+          Scratch s = scratch.get();
+          for (int j = Math.max(0, first - 1); j <= past; j++) {
+            if (j < ny) {
+              solveColumns(j, null, 0, 0, 0, s);
+              finish(j, FIRST, null, 0, 0, null, 0, s.once, ring(j), s);
+            }
+            int own = j - 1;
+            if (own >= first) {
+              // The field before was zero, so the momentum is the whole field.
+              solveColumns(own, s.once, ring(own - 1), ring(own), ring(own + 1), s);
+              finish(own, SECOND, s.once, ring(own), 1 + AGAIN, null, 0, out, own * nz, s);
+            }
+          }
+        });
+  }
+
+  /** Adds the coarser grid's solution and smooths towards {@link #wanted}, row by row. */
+  void correctAndSmooth(MultigridLevel coarse, Team team) {
+    float[][] in = solution;
+    float[][] out = other;
+    team.blocks(
+        ny,
+        cells,
+        (first, past) -> {
+          Scratch s = scratch.get();
+          for (int j = first - 2; j <= past + 1; j++) {
+            if (j >= 0 && j < ny) {
+              correct(j, in, coarse, s);
+            }
+            int once = j - 1;
+            if (once >= Math.max(0, first - 1) && once < Math.min(ny, past + 1)) {
+              float[][] c = s.corrected;
+              solveColumns(once, c, ring(once - 1), ring(once), ring(once + 1), s);
+              finish(once, FIRST, c, ring(once), 1, null, 0, s.once, ring(once), s);
+            }
+            int own = j - 2;
+            if (own >= first && own < past) {
+              float[][] x = s.once;
+              solveColumns(own, x, ring(own - 1), ring(own), ring(own + 1), s);
+              finish(
+                  own, SECOND, x, ring(own), 1 + AGAIN, s.corrected, ring(own), out, own * nz, s);
+            }
+          }
+        });
+    solution = out;
+    other = in;
+  }
+
+  private int ring(int j) {
+    return (j + 3) % 3 * nz;
+  }
+
+  private void correct(int j, float[][] in, MultigridLevel coarse, Scratch s) {
+    int own = down.row(j) * nz;
+    int next = Math.min(coarse.ny - 1, Math.max(0, down.row(j) + (down.leansUp(j) ? 1 : -1))) * nz;
+    for (int k = 0; k < nz; k++) {
+      float[] to = s.corrected[ring(j) + k];
+      System.arraycopy(in[j * nz + k], 0, to, 0, nx);
+      if (isIn(j, k)) {
+        down.interpolate(j, k, coarse.solution[own + k], coarse.solution[next + k], to, s.joined);
+      }
+    }
+  }
+
+  /** Solves a grid of one column. */
+  void solveColumn() {
+    Scratch s = scratch.get();
+    solveColumns(0, null, 0, 0, 0, s);
+    finish(0, 1, null, 0, 0, null, 0, solution, 0, s);
+  }
+
+  /** Whether there is one column only. */
+  boolean isColumn() {
+    return nx == 1 && ny == 1;
+  }
+
+  private boolean isIn(int j, int k) {
+    return j >= box[k][2] && j < box[k][3];
+  }
+
+  /**
+   * Solves a row of columns for the residual, M·w = wanted − A·in, into the scratch.
+   *
+   * @param in read, or null for zero
+   * @param below where the row below stands in {@code in}
+   * @param own where this row stands
+   * @param above where the row above stands
+   */
+  private void solveColumns(int j, float[][] in, int below, int own, int above, Scratch s) {
+    float[][] w = s.w;
+    for (int k = 0; k < nz; k++) {
+      int from = box[k][0];
+      int to = box[k][1];
+      if (!isIn(j, k)) {
+        Arrays.fill(w[k], 0);
+        continue;
+      }
+      Arrays.fill(w[k], 0, from, 0);
+      Arrays.fill(w[k], to, nx, 0);
+      if (in == null) {
+        System.arraycopy(wanted[j * nz + k], from, w[k], from, to - from);
+      } else {
+        residual(j, k, in, below, own, above, w[k], s);
+      }
+      float[] piv = pivot[j * nz + k];
+      if (k > 0) {
+        forward(from, to, vertical[k - 1], gap[k - 1][j], piv, w[k - 1], w[k]);
+      } else {
+        scale(from, to, piv, w[k]);
+      }
+    }
+    for (int k = nz - 2; k >= 0; k--) {
+      if (isIn(j, k)) {
+        backward(box[k][0], box[k][1], vertical[k], gap[k][j], pivot[j * nz + k], w[k + 1], w[k]);
+      }
+    }
+  }
+
+  /** Sets out = share · in + (1 − share) · old + weight · w, with in and old null for zero. */
+  private void finish(
+      int j,
+      float weight,
+      float[][] in,
+      int inRow,
+      float share,
+      float[][] old,
+      int oldRow,
+      float[][] out,
+      int outRow,
+      Scratch s) {
+    for (int k = 0; k < nz; k++) {
+      if (!isIn(j, k)) {
+        continue;
+      }
+      int from = box[k][0];
+      int to = box[k][1];
+      float[] o = out[outRow + k];
+      if (in == null) {
+        set(from, to, weight, s.w[k], o);
+      } else if (old == null) {
+        add(from, to, weight, s.w[k], share, in[inRow + k], o);
+      } else {
+        addBoth(from, to, weight, s.w[k], share, in[inRow + k], old[oldRow + k], o);
+      }
+    }
+  }
+
+  private static void forward(
+      int from, int to, float factor, float[] gap, float[] pivot, float[] below, float[] w) {
+    for (int i = from; i < to; i++) {
+      w[i] = (w[i] + factor * gap[i] * below[i]) * pivot[i];
+    }
+  }
+
+  private static void scale(int from, int to, float[] pivot, float[] w) {
+    for (int i = from; i < to; i++) {
+      w[i] *= pivot[i];
+    }
+  }
+
+  private static void backward(
+      int from, int to, float factor, float[] gap, float[] pivot, float[] above, float[] w) {
+    for (int i = from; i < to; i++) {
+      w[i] += factor * gap[i] * pivot[i] * above[i];
+    }
+  }
+
+  private static void set(int from, int to, float weight, float[] w, float[] out) {
+    for (int i = from; i < to; i++) {
+      out[i] = weight * w[i];
+    }
+  }
+
+  private static void add(
+      int from, int to, float weight, float[] w, float share, float[] in, float[] out) {
+    for (int i = from; i < to; i++) {
+      out[i] = share * in[i] + weight * w[i];
+    }
+  }
+
+  private static void addBoth(
+      int from,
+      int to,
+      float weight,
+      float[] w,
+      float share,
+      float[] in,
+      float[] old,
+      float[] out) {
+    for (int i = from; i < to; i++) {
+      out[i] = old[i] + share * (in[i] - old[i]) + weight * w[i];
+    }
+  }
+
+  /** The residual of a row at a slice, into {@code w}. */
+  private void residual(
+      int j, int k, float[][] in, int below, int own, int above, float[] w, Scratch s) {
+    int from = box[k][0];
+    int to = box[k][1];
+    float[] f = in[own + k];
+    vertical(
+        from,
+        to,
+        k > 0 ? vertical[k - 1] : 0,
+        k > 0 ? gap[k - 1][j] : nothing,
+        k > 0 ? in[own + k - 1] : nothing,
+        k < nz - 1 ? vertical[k] : 0,
+        k < nz - 1 ? gap[k][j] : nothing,
+        k < nz - 1 ? in[own + k + 1] : nothing,
+        f,
+        wanted[j * nz + k],
+        w);
+    if (lateral[k] != 0) {
+      float[] under = j > 0 ? in[below + k] : nothing;
+      float[] over = j < ny - 1 ? in[above + k] : nothing;
+      lateral(from, to, lateral[k], low[k][j], under, low[k][j + 1], over, f, w);
+      System.arraycopy(f, 0, s.before, 1, nx - 1);
+      System.arraycopy(f, 1, s.behind, 0, nx - 1);
+      lateral(from, to, lateral[k], left[k][j], s.before, right[k][j], s.behind, f, w);
+    }
+    if (mass[k] != 0) {
+      ground(from, to, mass[k], area[k][j], f, w);
+    }
+    if (k == nz - 1) {
+      ground(from, to, 1, film[j], f, w);
+    }
+  }
+
+  private static void vertical(
+      int from,
+      int to,
+      float down,
+      float[] gapBelow,
+      float[] below,
+      float up,
+      float[] gapAbove,
+      float[] above,
+      float[] f,
+      float[] wanted,
+      float[] w) {
+    for (int i = from; i < to; i++) {
+      w[i] =
+          wanted[i] + down * gapBelow[i] * (below[i] - f[i]) + up * gapAbove[i] * (above[i] - f[i]);
+    }
+  }
+
+  private static void lateral(
+      int from,
+      int to,
+      float factor,
+      float[] ga,
+      float[] a,
+      float[] gb,
+      float[] b,
+      float[] f,
+      float[] w) {
+    for (int i = from; i < to; i++) {
+      w[i] += factor * (ga[i] * (a[i] - f[i]) + gb[i] * (b[i] - f[i]));
+    }
+  }
+
+  private static void ground(int from, int to, float factor, float[] g, float[] f, float[] w) {
+    for (int i = from; i < to; i++) {
+      w[i] -= factor * g[i] * f[i];
+    }
+  }
+
+  /** Hands the residual to the coarser grid as its right-hand side. */
+  void restrictTo(MultigridLevel coarse, Team team) {
+    float[][] in = solution;
+    // The coarse fields are free now; they take what goes to the row below and above.
+    float[][] below = coarse.solution;
+    float[][] above = coarse.other;
+    team.each(
+        coarse.ny,
+        cells,
+        joined -> {
+          Scratch s = scratch.get();
+          for (int row = joined * nz; row < (joined + 1) * nz; row++) {
+            Arrays.fill(coarse.wanted[row], 0);
+            Arrays.fill(below[row], 0);
+            Arrays.fill(above[row], 0);
+          }
+          for (int j = down.firstRow(joined); j < down.firstRow(joined + 1); j++) {
+            float[][] next = down.leansUp(j) ? above : below;
+            for (int k = 0; k < nz; k++) {
+              if (isIn(j, k)) {
+                residual(j, k, in, (j - 1) * nz, j * nz, (j + 1) * nz, s.w[k], s);
+                int row = joined * nz + k;
+                down.spread(j, k, s.w[k], coarse.wanted[row], next[row], s.joined);
+              }
+            }
+          }
+        });
+    team.each(
+        coarse.ny,
+        coarse.cells,
+        joined -> {
+          for (int row = joined * nz; row < (joined + 1) * nz; row++) {
+            if (joined + 1 < coarse.ny) {
+              sum(below[row + nz], coarse.wanted[row]);
+            }
+            if (joined > 0) {
+              sum(above[row - nz], coarse.wanted[row]);
+            }
+          }
+        });
+  }
+
+  private static void sum(float[] from, float[] to) {
+    for (int i = 0; i < to.length; i++) {
+      to[i] += from[i];
+    }
+  }
+}
