@@ -1,19 +1,31 @@
 package dev.ambershim.cli;
 
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import dev.ambershim.core.conduction.PowerTable;
 import dev.ambershim.core.conduction.SolveWatch;
 import dev.ambershim.core.conduction.StackCase;
 import dev.ambershim.core.conduction.StackSolution;
 import dev.ambershim.core.conduction.SteadySolver;
 import dev.ambershim.core.conduction.Team;
+import dev.ambershim.core.conduction.TransientSolver;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.logbook.files.WholeFile;
 import dev.ambershim.logbook.stack.SolutionJson;
 import dev.ambershim.logbook.stack.StackJson;
 import dev.ambershim.logbook.store.Json;
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.OptionalLong;
 import java.util.concurrent.Callable;
@@ -32,6 +44,7 @@ import picocli.CommandLine.Spec;
     description = "Solve conduction in a stack of layers.")
 final class SolveCommand implements Callable<Integer> {
   private static final long MOST_CELLS = 20_000_000;
+  private static final long TRANSIENT_CELLS = 30_000;
   private static final double ERROR_SHARE = 0.005;
 
   @Spec CommandSpec spec;
@@ -57,6 +70,18 @@ final class SolveCommand implements Callable<Integer> {
       description = "How many threads; usual is one for each processor.")
   int threads = Runtime.getRuntime().availableProcessors();
 
+  @Option(
+      names = "--power",
+      paramLabel = "CSV",
+      description = "Solve in time: time_s and a column of watts for each heat.")
+  Path power;
+
+  @Option(
+      names = "--out",
+      paramLabel = "FILE",
+      description = "Write the temperatures in time here instead of printing them.")
+  Path out;
+
   @Option(names = "--json", description = "Print JSON.")
   boolean json;
 
@@ -73,7 +98,7 @@ final class SolveCommand implements Callable<Integer> {
               return thread;
             });
     try (Team team = Team.of(threads, others)) {
-      return steady(stack, team);
+      return power == null ? steady(stack, team) : transientRun(stack, team);
     } catch (Problem problem) {
       throw problem.place().file().isEmpty() ? inFile(problem) : problem;
     } finally {
@@ -129,6 +154,47 @@ final class SolveCommand implements Callable<Integer> {
     }
     out.flush();
     return 0;
+  }
+
+  private int transientRun(StackCase stack, Team team) {
+    PowerTable table =
+        PowerTable.read(
+            power.toString(),
+            new String(LogFiles.read(power), StandardCharsets.UTF_8),
+            stack.heat());
+    List<TransientSolver.Moment> moments =
+        new TransientSolver(stack, cells == null ? TRANSIENT_CELLS : cells, team, SolveWatch.NONE)
+            .run(table.seconds(), table.watts());
+    StringWriter text = new StringWriter();
+    try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(text)) {
+      List<String> header = new ArrayList<>(List.of("time_s"));
+      stack.heat().forEach(h -> header.addAll(List.of(h.name() + " mean_C", h.name() + " peak_C")));
+      header.add("peak_C");
+      csv.writeRecord(header);
+      for (TransientSolver.Moment m : moments) {
+        List<String> line = new ArrayList<>(List.of(plain(m.seconds())));
+        m.sources()
+            .forEach(s -> line.addAll(List.of(plain(s.meanCelsius()), plain(s.peakCelsius()))));
+        line.add(plain(m.peakCelsius()));
+        csv.writeRecord(line);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    if (out == null) {
+      spec.commandLine().getOut().print(text);
+      spec.commandLine().getOut().flush();
+    } else {
+      WholeFile.write(out, text.toString().getBytes(StandardCharsets.UTF_8));
+    }
+    return 0;
+  }
+
+  private static String plain(double value) {
+    return BigDecimal.valueOf(value)
+        .setScale(6, RoundingMode.HALF_EVEN)
+        .stripTrailingZeros()
+        .toPlainString();
   }
 
   private static void print(PrintWriter out, StackSolution solution, double seconds) {

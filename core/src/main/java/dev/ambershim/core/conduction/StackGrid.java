@@ -15,8 +15,13 @@ final class StackGrid {
   /** Wanted slice height as a share of the wanted column width, where heat enters. */
   private static final double SLICE_SHARE = 0.5;
 
-  /** Growth of the wanted size for each metre from the heat. */
-  private static final double GROWTH = 0.22;
+  /**
+   * The wanted size grows with the distance from the heat so that it stays about the same share of
+   * that distance, as a field of one over distance asks for.
+   */
+  private static final double GROWTH = 2.5;
+
+  private static final double MOST_GROWTH = 0.6;
 
   final StackCase stack;
   final Axis x;
@@ -165,7 +170,18 @@ final class StackGrid {
     }
     double low = warm.stream().mapToDouble(p -> low(p, alongX)).min().orElseThrow();
     double high = warm.stream().mapToDouble(p -> high(p, alongX)).max().orElseThrow();
-    return Axis.snapped(marks, low, high, fine, GROWTH);
+    return Axis.snapped(marks, low, high, fine, growth(stack, fine));
+  }
+
+  private static double growth(StackCase stack, double fine) {
+    List<Patch> warm = new ArrayList<>();
+    stack.heat().forEach(h -> warm.add(h.patch()));
+    Patch hull =
+        stack.heat().isEmpty()
+            ? stack.layers().get(0).bounds()
+            : stack.layers().get(0).over(warm).bounds();
+    double half = 0.5e-3 * Math.sqrt(hull.widthMillimetres() * hull.depthMillimetres());
+    return Math.min(MOST_GROWTH, GROWTH * fine / half);
   }
 
   private static double low(Patch p, boolean alongX) {
@@ -178,6 +194,7 @@ final class StackGrid {
 
   private static void slices(
       StackCase stack, double fine, List<Integer> layers, List<Double> heights) {
+    double growth = growth(stack, fine);
     double z = 0;
     for (int l = 0; l < stack.layers().size(); l++) {
       StackLayer layer = stack.layers().get(l);
@@ -188,7 +205,7 @@ final class StackGrid {
         continue;
       }
       Axis cells =
-          Axis.snapped(new double[] {z, z + thickness}, 0, 0, fine * SLICE_SHARE, GROWTH, 2);
+          Axis.snapped(new double[] {z, z + thickness}, 0, 0, fine * SLICE_SHARE, growth, 2);
       for (int i = 0; i < cells.cells(); i++) {
         layers.add(l);
         heights.add(cells.width(i));
