@@ -1,6 +1,8 @@
 package dev.ambershim.cli;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.bench.Jmh;
+import dev.ambershim.bench.SolverBench;
 import dev.ambershim.bench.StartBench;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
@@ -20,7 +22,8 @@ import picocli.CommandLine.Spec;
 final class BenchCommand implements Callable<Integer> {
   /** What can be measured. */
   enum Subject {
-    start
+    start,
+    solver
   }
 
   @Spec CommandSpec spec;
@@ -31,28 +34,62 @@ final class BenchCommand implements Callable<Integer> {
   @Option(names = "--json", description = "Print JSON.")
   boolean json;
 
+  @Option(names = "--jmh", description = "Run the JMH benchmarks of the solver instead.")
+  boolean jmh;
+
   @Override
   public Integer call() {
-    StartBench.Result result =
+    if (jmh) {
+      Jmh.run();
+      return 0;
+    }
+    ObjectNode node = Json.mapper().createObjectNode();
+    String words =
         switch (subject) {
-          case start -> StartBench.run(AmberShim.class.getName());
+          case start -> start(node);
+          case solver -> solver(node);
         };
     PrintWriter out = spec.commandLine().getOut();
-    if (json) {
-      ObjectNode node = Json.mapper().createObjectNode();
-      node.put("ratioToEmptyWindow", result.ratioToEmptyWindow());
-      node.put("windowSeconds", result.windowSeconds());
-      node.put("emptyWindowSeconds", result.emptySeconds());
-      out.println(Json.pretty(node));
-    } else {
-      out.printf(
-          Locale.ROOT,
-          "Window up with the demo: %.2f times an empty JavaFX window (%.2f s against %.2f s).%n",
-          result.ratioToEmptyWindow(),
-          result.windowSeconds(),
-          result.emptySeconds());
-    }
+    out.println(json ? Json.pretty(node) : words);
     out.flush();
     return 0;
+  }
+
+  private static String start(ObjectNode node) {
+    StartBench.Result result = StartBench.run(AmberShim.class.getName());
+    node.put("ratioToEmptyWindow", result.ratioToEmptyWindow());
+    node.put("windowSeconds", result.windowSeconds());
+    node.put("emptyWindowSeconds", result.emptySeconds());
+    return String.format(
+        Locale.ROOT,
+        "Window up with the demo: %.2f times an empty JavaFX window (%.2f s against %.2f s).",
+        result.ratioToEmptyWindow(),
+        result.windowSeconds(),
+        result.emptySeconds());
+  }
+
+  private static String solver(ObjectNode node) {
+    SolverBench.Result result = SolverBench.run();
+    node.put("workUnits", result.workUnits());
+    node.put("workUnitsOneThread", result.workUnitsAlone());
+    node.put("threads", result.threads());
+    node.put("iterations", result.iterations());
+    node.put("growthExponent", result.growthExponent());
+    node.put("bytesPerCell", result.bytesPerCell());
+    node.put("warmUpdateMillisecondsP95", result.warmUpdateMillisecondsP95());
+    node.put("warmUpdateCells", result.liveCells());
+    return String.format(
+        Locale.ROOT,
+        "One million cells to 1e-8: %.1f work units on %d threads, %.1f on one (%d iterations).%n"
+            + "Time grows with the %.3f power of the cells; %.0f bytes a cell.%n"
+            + "A changed figure at %d cells: %.0f ms at the 95th percentile.",
+        result.workUnits(),
+        result.threads(),
+        result.workUnitsAlone(),
+        result.iterations(),
+        result.growthExponent(),
+        result.bytesPerCell(),
+        result.liveCells(),
+        result.warmUpdateMillisecondsP95());
   }
 }

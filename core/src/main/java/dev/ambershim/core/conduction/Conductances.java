@@ -177,16 +177,25 @@ final class Conductances {
   }
 
   /**
-   * A row of columns of the matrix times a field. In differences, so that what leaves one cell
+   * The residual of a row of columns, right − A·field. In differences, so that what leaves one cell
    * enters its neighbour to the last bit.
    *
+   * @param right read
    * @param field read
-   * @param product overwritten in this row
-   * @param shifted two rows of scratch
-   * @return the row's share of field · product
+   * @param factor on the residual as it is written
+   * @param narrow overwritten in this row
+   * @param scratch three rows
+   * @return the row's squared length of the residual without the factor
    */
-  double applyRow(int j, double[][] field, double[][] product, double[][] shifted) {
-    double dot = 0;
+  double residualRow(
+      int j,
+      double[][] right,
+      double[][] field,
+      double factor,
+      float[][] narrow,
+      double[][] scratch) {
+    double squares = 0;
+    double[] out = scratch[2];
     for (int k = 0; k < nz; k++) {
       Pattern p = pattern[k];
       if (j < p.box[2] || j >= p.box[3]) {
@@ -196,7 +205,6 @@ final class Conductances {
       int to = p.box[1];
       int row = j * nz + k;
       double[] f = field[row];
-      double[] out = product[row];
       vertical(
           from,
           to,
@@ -212,9 +220,9 @@ final class Conductances {
         double[] below = j > 0 ? field[row - nz] : nothing;
         double[] above = j < ny - 1 ? field[row + nz] : nothing;
         lateral(from, to, lateral[k], p.low[j], below, p.low[j + 1], above, f, out);
-        System.arraycopy(f, 0, shifted[0], 1, nx - 1);
-        System.arraycopy(f, 1, shifted[1], 0, nx - 1);
-        lateral(from, to, lateral[k], p.left[j], shifted[0], p.right[j], shifted[1], f, out);
+        System.arraycopy(f, 0, scratch[0], 1, nx - 1);
+        System.arraycopy(f, 1, scratch[1], 0, nx - 1);
+        lateral(from, to, lateral[k], p.left[j], scratch[0], p.right[j], scratch[1], f, out);
       }
       if (mass[k] != 0) {
         ground(from, to, mass[k], p.area[j], f, out);
@@ -222,11 +230,15 @@ final class Conductances {
       if (k == nz - 1) {
         ground(from, to, 1, film[j], f, out);
       }
+      double[] b = right[row];
+      float[] to32 = narrow[row];
       for (int i = from; i < to; i++) {
-        dot += f[i] * out[i];
+        double r = b[i] - out[i];
+        squares += r * r;
+        to32[i] = (float) (r * factor);
       }
     }
-    return dot;
+    return squares;
   }
 
   private static void vertical(

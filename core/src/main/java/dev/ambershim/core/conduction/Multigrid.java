@@ -10,18 +10,21 @@ import java.util.List;
  * &amp; Schüller, <i>Multigrid</i>, chapters 2 and 5.
  */
 final class Multigrid {
+  /** Columns of the next grid as a share of those of this one, at most. */
+  private static final double JOINED = 0.45;
+
   private final List<MultigridLevel> levels = new ArrayList<>();
 
   /** Builds all grids down to a single column. */
   Multigrid(Conductances finest, Team team) {
     Conductances a = finest;
-    double size = 1.3 * Math.min(a.x.medianWidth(), a.y.medianWidth());
+    double size = Math.min(a.x.medianWidth(), a.y.medianWidth());
     while (a.nx > 1 || a.ny > 1) {
-      size *= 2;
+      size *= 1.25;
       int[] gi = a.x.groups(size);
       int[] gj = a.y.groups(size);
-      int columns = (gi.length - 1) * (gj.length - 1);
-      if (columns > 0.8 * a.nx * a.ny) {
+      long columns = (long) (gi.length - 1) * (gj.length - 1);
+      if (columns > 1 && columns > JOINED * a.nx * a.ny) {
         continue;
       }
       Conductances coarse = a.joined(gi, gj);
@@ -31,9 +34,9 @@ final class Multigrid {
     levels.add(new MultigridLevel(a, null, team));
   }
 
-  /** Where the cycle reads its right-hand side. */
-  float[][] wanted() {
-    return levels.get(0).wanted;
+  /** The finest grid; the cycle reads its right-hand side there. */
+  MultigridLevel finest() {
+    return levels.get(0);
   }
 
   /**

@@ -250,6 +250,27 @@ final class MultigridLevel {
     return nx == 1 && ny == 1;
   }
 
+  /** A field that is free until the next cycle. */
+  float[][] spare() {
+    return other;
+  }
+
+  /**
+   * A row of columns of minus the matrix times a field.
+   *
+   * @param field read
+   * @param product overwritten in this row
+   */
+  void negativeProductRow(int j, float[][] field, float[][] product) {
+    Scratch s = scratch.get();
+    for (int k = 0; k < nz; k++) {
+      if (isIn(j, k)) {
+        int row = j * nz;
+        residual(j, k, field, row - nz, row, row + nz, nothing, product[row + k], s);
+      }
+    }
+  }
+
   private boolean isIn(int j, int k) {
     return j >= box[k][2] && j < box[k][3];
   }
@@ -268,15 +289,12 @@ final class MultigridLevel {
       int from = box[k][0];
       int to = box[k][1];
       if (!isIn(j, k)) {
-        Arrays.fill(w[k], 0);
         continue;
       }
-      Arrays.fill(w[k], 0, from, 0);
-      Arrays.fill(w[k], to, nx, 0);
       if (in == null) {
         System.arraycopy(wanted[j * nz + k], from, w[k], from, to - from);
       } else {
-        residual(j, k, in, below, own, above, w[k], s);
+        residual(j, k, in, below, own, above, wanted[j * nz + k], w[k], s);
       }
       float[] piv = pivot[j * nz + k];
       if (k > 0) {
@@ -370,7 +388,15 @@ final class MultigridLevel {
 
   /** The residual of a row at a slice, into {@code w}. */
   private void residual(
-      int j, int k, float[][] in, int below, int own, int above, float[] w, Scratch s) {
+      int j,
+      int k,
+      float[][] in,
+      int below,
+      int own,
+      int above,
+      float[] right,
+      float[] w,
+      Scratch s) {
     int from = box[k][0];
     int to = box[k][1];
     float[] f = in[own + k];
@@ -384,7 +410,7 @@ final class MultigridLevel {
         k < nz - 1 ? gap[k][j] : nothing,
         k < nz - 1 ? in[own + k + 1] : nothing,
         f,
-        wanted[j * nz + k],
+        right,
         w);
     if (lateral[k] != 0) {
       float[] under = j > 0 ? in[below + k] : nothing;
@@ -392,7 +418,7 @@ final class MultigridLevel {
       lateral(from, to, lateral[k], low[k][j], under, low[k][j + 1], over, f, w);
       System.arraycopy(f, 0, s.before, 1, nx - 1);
       System.arraycopy(f, 1, s.behind, 0, nx - 1);
-      lateral(from, to, lateral[k], left[k][j], s.before, right[k][j], s.behind, f, w);
+      lateral(from, to, lateral[k], this.left[k][j], s.before, this.right[k][j], s.behind, f, w);
     }
     if (mass[k] != 0) {
       ground(from, to, mass[k], area[k][j], f, w);
@@ -412,11 +438,11 @@ final class MultigridLevel {
       float[] gapAbove,
       float[] above,
       float[] f,
-      float[] wanted,
+      float[] right,
       float[] w) {
     for (int i = from; i < to; i++) {
       w[i] =
-          wanted[i] + down * gapBelow[i] * (below[i] - f[i]) + up * gapAbove[i] * (above[i] - f[i]);
+          right[i] + down * gapBelow[i] * (below[i] - f[i]) + up * gapAbove[i] * (above[i] - f[i]);
     }
   }
 
@@ -461,7 +487,8 @@ final class MultigridLevel {
             float[][] next = down.leansUp(j) ? above : below;
             for (int k = 0; k < nz; k++) {
               if (isIn(j, k)) {
-                residual(j, k, in, (j - 1) * nz, j * nz, (j + 1) * nz, s.w[k], s);
+                residual(
+                    j, k, in, (j - 1) * nz, j * nz, (j + 1) * nz, wanted[j * nz + k], s.w[k], s);
                 int row = joined * nz + k;
                 down.spread(j, k, s.w[k], coarse.wanted[row], next[row], s.joined);
               }

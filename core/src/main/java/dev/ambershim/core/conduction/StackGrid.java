@@ -13,7 +13,7 @@ import java.util.List;
  */
 final class StackGrid {
   /** Wanted slice height as a share of the wanted column width, where heat enters. */
-  private static final double SLICE_SHARE = 0.5;
+  private static final double SLICE_SHARE = 0.75;
 
   /**
    * The wanted size grows with the distance from the heat so that it stays about the same share of
@@ -91,6 +91,18 @@ final class StackGrid {
       }
     }
     return of(stack, coarse);
+  }
+
+  /** The same cells for a stack of the same geometry. */
+  StackGrid with(StackCase other) {
+    double[] heights = height.clone();
+    for (int k = 0; k < heights.length; k++) {
+      StackLayer layer = other.layers().get(layerOf[k]);
+      if (layer.crossing()) {
+        heights[k] = layer.thicknessMicrometres() * 1e-6;
+      }
+    }
+    return new StackGrid(other, x, y, layerOf, heights, present);
   }
 
   /** The grid whose cells are joined in pairs in every direction, as far as marks allow. */

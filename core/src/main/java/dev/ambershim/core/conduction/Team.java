@@ -95,6 +95,7 @@ public final class Team implements AutoCloseable {
         Thread.onSpinWait();
       }
     }
+    this.work = null; // what it holds on to may be large
     Throwable failed = failure.getAndSet(null);
     if (failed != null) {
       throw new IllegalStateException(failed);

@@ -1,7 +1,9 @@
 package dev.ambershim.core.conduction;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.IdentityHashMap;
+import java.util.List;
 
 /**
  * The way between a grid and the coarser one: bilinear between the centres of joined columns, and
@@ -76,10 +78,10 @@ final class Transfer {
       float[][] alongX, float[][] alongY, boolean[] even, Gathered usual, int[] box) {}
 
   /**
-   * The shares along x from the joined column's side: {@code weight[m][I]} belongs to the cell
-   * {@code first[I] + m}.
+   * The shares along x, each with the column it comes from and the joined one it goes to.
+   * Neighbours in the list go to different columns, so that no sum waits for the one before.
    */
-  private record Gathered(int[] first, float[][] weight) {}
+  private record Gathered(int[] from, int[] to, float[] weight) {}
 
   private Shares shares(Pattern fine, Pattern coarse, double[] shareX, double[] shareY) {
     int ny = shareY.length;
@@ -113,30 +115,32 @@ final class Transfer {
   }
 
   private Gathered gathered(float[] x, int[] box, int joined) {
-    int[] first = new int[joined];
-    int[] last = new int[joined];
-    Arrays.fill(first, nx);
-    for (int i = box[0]; i < box[1]; i++) {
-      for (int at : new int[] {columnOf[i], nextColumn[i]}) {
-        first[at] = Math.min(first[at], i);
-        last[at] = Math.max(last[at], i);
-      }
-    }
-    int longest = 1;
+    List<List<Integer>> sources = new ArrayList<>();
     for (int at = 0; at < joined; at++) {
-      longest = Math.max(longest, last[at] - first[at] + 1);
+      sources.add(new ArrayList<>());
     }
-    for (int at = 0; at < joined; at++) {
-      first[at] = Math.max(0, Math.min(first[at], nx - longest));
-    }
-    float[][] weight = new float[longest][joined];
     for (int i = box[0]; i < box[1]; i++) {
-      weight[i - first[columnOf[i]]][columnOf[i]] += 1 - x[i];
+      sources.get(columnOf[i]).add(i);
       if (x[i] > 0) {
-        weight[i - first[nextColumn[i]]][nextColumn[i]] += x[i];
+        sources.get(nextColumn[i]).add(i);
       }
     }
-    return new Gathered(first, weight);
+    int count = sources.stream().mapToInt(List::size).sum();
+    int[] from = new int[count];
+    int[] to = new int[count];
+    float[] weight = new float[count];
+    int n = 0;
+    for (int term = 0; n < count; term++) {
+      for (int at = 0; at < joined; at++) {
+        if (term < sources.get(at).size()) {
+          int i = sources.get(at).get(term);
+          from[n] = i;
+          to[n] = at;
+          weight[n++] = columnOf[i] == at ? 1 - x[i] : x[i];
+        }
+      }
+    }
+    return new Gathered(from, to, weight);
   }
 
   /** How many columns the coarser grid has along x. */
@@ -190,15 +194,13 @@ final class Transfer {
     }
   }
 
-  /** Term by term over all joined columns: the sums of one column would wait for each other. */
-  private static void gather(Gathered usual, float[] from, float[] to) {
-    Arrays.fill(to, 0);
-    int[] first = usual.first;
-    for (int m = 0; m < usual.weight.length; m++) {
-      float[] weight = usual.weight[m];
-      for (int at = 0; at < to.length; at++) {
-        to[at] += weight[at] * from[first[at] + m];
-      }
+  private static void gather(Gathered usual, float[] values, float[] sums) {
+    Arrays.fill(sums, 0);
+    int[] from = usual.from;
+    int[] to = usual.to;
+    float[] weight = usual.weight;
+    for (int n = 0; n < from.length; n++) {
+      sums[to[n]] += weight[n] * values[from[n]];
     }
   }
 

@@ -12,14 +12,14 @@ import org.junit.jupiter.api.Test;
 /** Multigrid and conjugate gradients against EJML's sparse direct solution of the same volumes. */
 class DirectSolutionTest {
   /** Largest difference of any cell as a share of the largest rise. */
-  private static double difference(StackCase stack, long cells) {
+  private static double difference(StackCase stack, long cells, double tolerance) {
     StackGrid grid = StackGrid.ofAbout(stack, cells);
     double[] direct = DirectSolution.of(grid);
     Conductances matrix = Conductances.of(grid, null);
     double[] watts = stack.heat().stream().mapToDouble(HeatSource::watts).toArray();
     double[][] x = matrix.field();
     new ConjugateGradients(matrix, Team.alone())
-        .solve(StackField.load(grid, matrix, watts), x, 1e-12, SolveWatch.NONE);
+        .solve(StackField.load(grid, matrix, watts), x, tolerance, SolveWatch.NONE);
     double most = 0;
     double highest = 0;
     int columns = matrix.nx * matrix.ny;
@@ -38,7 +38,7 @@ class DirectSolutionTest {
 
   @Test
   void aLiddedStackAgrees() {
-    assertThat(difference(Stacks.lidded(), 3000)).isLessThan(1e-8);
+    assertThat(difference(Stacks.lidded(), 3000, 1e-11)).isLessThan(1e-8);
   }
 
   @Test
@@ -68,7 +68,7 @@ class DirectSolutionTest {
                 new HeatSource("c", new Patch(5, -3, 2, 2), 5, Optional.empty())),
             7000,
             25);
-    assertThat(difference(stack, 3000)).isLessThan(1e-8);
+    assertThat(difference(stack, 3000, 1e-11)).isLessThan(1e-8);
   }
 
   /** Any two-layer stack of sensible sizes, with jumps up to a thousand. */
@@ -87,6 +87,7 @@ class DirectSolutionTest {
             List.of(HeatSource.steady("core", new Patch(1, -1, width / 3, 2), 30)),
             film,
             25);
-    assertThat(difference(stack, 900)).isLessThan(1e-8);
+    // Slices of a micrometre leave a rounding of some 1e-11 in the residual.
+    assertThat(difference(stack, 900, 1e-10)).isLessThan(1e-8);
   }
 }

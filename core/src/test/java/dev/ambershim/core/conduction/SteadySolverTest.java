@@ -318,10 +318,10 @@ class SteadySolverTest {
 
   @Test
   void theErrorEstimateKnowsOrdersOneAndTwo() {
-    assertThat(SteadySolver.error(4, 2, 1)).isCloseTo(1, within(1e-12));
-    assertThat(SteadySolver.error(16, 4, 1)).isCloseTo(1, within(1e-12));
+    assertThat(SteadySolver.error(4, 2, 1)).isCloseTo(1.25, within(1e-12));
+    assertThat(SteadySolver.error(21, 5, 1)).isCloseTo(1.25 * 4 / 3, within(1e-12));
     // Values that swing, or fall faster than order two, are not trusted further.
-    assertThat(SteadySolver.error(1, 3, 2)).isCloseTo(1, within(1e-12));
-    assertThat(SteadySolver.error(100, 4, 1)).isCloseTo(1, within(1e-12));
+    assertThat(SteadySolver.error(1, 3, 2)).isCloseTo(1.25, within(1e-12));
+    assertThat(SteadySolver.error(100, 4, 1)).isCloseTo(1.25, within(1e-12));
   }
 }
