@@ -59,12 +59,14 @@ class TransientSolverTest {
   void aThickBlockFollowsTheErrorFunction() {
     Patch face = new Patch(0, 0, 1, 1);
     double k = 401;
-    // Thin layers near the heated face, so that the slices there resolve the young profile.
+    // Thin layers near the heated face, so that the slices resolve the young profile.
     List<StackLayer> layers = new ArrayList<>();
-    for (int i = 0; i < 8; i++) {
-      layers.add(StackLayer.solid("near", k, face, 500).withHeatCapacity(COPPER));
+    for (double micrometres : new double[] {500, 1500, 5000}) {
+      for (int i = 0; i < 8; i++) {
+        layers.add(StackLayer.solid("slab", k, face, micrometres).withHeatCapacity(COPPER));
+      }
     }
-    layers.add(StackLayer.solid("far", k, face, 200_000).withHeatCapacity(COPPER));
+    layers.add(StackLayer.solid("far", k, face, 100_000).withHeatCapacity(COPPER));
     StackCase stack = new StackCase(layers, List.of(HeatSource.steady("all", face, 0)), 1000, 0);
     double[] seconds = {0, 0.05, 0.2, 0.8, 3};
     double[][] watts = {{1}, {1}, {1}, {1}, {1}};
