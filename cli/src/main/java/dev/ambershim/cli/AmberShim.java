@@ -25,6 +25,7 @@ import picocli.CommandLine.Option;
       CompareCommand.class,
       AnalyseCommand.class,
       SolveCommand.class,
+      WeighCommand.class,
       ScreenshotsCommand.class,
       BenchCommand.class
     })

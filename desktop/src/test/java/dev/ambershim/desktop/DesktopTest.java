@@ -94,6 +94,12 @@ public abstract class DesktopTest {
     WaitForAsyncUtils.waitForFxEvents();
   }
 
+  /** Waits until the options are weighed and shown. */
+  protected void weighed() {
+    until("the weighing ends", () -> !model.reckoning().busyProperty().get());
+    settle();
+  }
+
   protected static void until(String what, BooleanSupplier condition) {
     try {
       WaitForAsyncUtils.waitFor(

@@ -37,11 +37,19 @@ public record Chip(
 
   /** Area of all dies together, mm². */
   public double dieAreaSquareMillimetres() {
-    return dies.stream().mapToDouble(Die::areaSquareMillimetres).sum();
+    double sum = 0;
+    for (Die die : dies) {
+      sum += die.areaSquareMillimetres();
+    }
+    return sum;
   }
 
   /** Height of the highest die above the substrate, µm. */
   public double highestDieMicrometres() {
-    return dies.stream().mapToDouble(Die::heightMicrometres).max().orElseThrow();
+    double highest = 0;
+    for (Die die : dies) {
+      highest = Math.max(highest, die.heightMicrometres());
+    }
+    return highest;
   }
 }

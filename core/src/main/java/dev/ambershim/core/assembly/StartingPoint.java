@@ -99,6 +99,6 @@ public enum StartingPoint {
 
   /** A middling cooler. */
   public static Cooler cooler() {
-    return new Cooler("", 44, 44, 3, Material.COPPER, 0.11);
+    return Cooler.plain("", 44, 44, 3, Material.COPPER, 0.11);
   }
 }

@@ -16,6 +16,7 @@ public final class LiveStack {
   private Conductances matrix;
   private ConjugateGradients solver;
   private double[][] rise;
+  private StackField field;
   private double watts;
   private int iterations;
 
@@ -79,7 +80,7 @@ public final class LiveStack {
     watts = sum;
     solver.solve(StackField.load(grid, matrix, each), rise, TOLERANCE, watch);
     iterations = solver.iterations();
-    StackField field = new StackField(grid, matrix, null, rise, each);
+    field = new StackField(grid, matrix, null, rise, each);
     List<StackSolution.Source> sources = field.sources();
     return new StackSolution(
         sources,
@@ -91,6 +92,19 @@ public final class LiveStack {
         grid.cells(),
         iterations,
         field.map());
+  }
+
+  /**
+   * Mean temperatures of each layer's faces in the shadow of some patches, °C, in the latest
+   * solution; not a number for a layer that does not lie over them.
+   *
+   * @throws IllegalStateException before the first solution
+   */
+  public List<StackSolution.Layer> layersOver(List<Patch> patches) {
+    if (field == null) {
+      throw new IllegalStateException("nothing is solved yet");
+    }
+    return field.layersOver(patches);
   }
 
   /** Whether a stack can be solved on another's grid. */

@@ -1,6 +1,7 @@
 package dev.ambershim.core.conduction;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -117,6 +118,24 @@ final class StackField {
 
   /** Mean temperatures of each layer's faces, °C. */
   List<StackSolution.Layer> layers() {
+    double[] areas = new double[grid.x.cells() * grid.y.cells()];
+    Arrays.setAll(areas, this::area);
+    return layers(areas);
+  }
+
+  /** Mean temperatures of each layer's faces where they lie over patches, °C; else NaN. */
+  List<StackSolution.Layer> layersOver(List<Patch> patches) {
+    double[] areas = new double[grid.x.cells() * grid.y.cells()];
+    for (Patch patch : patches) {
+      double[] under = grid.areasUnder(patch);
+      for (int c = 0; c < areas.length; c++) {
+        areas[c] += under[c];
+      }
+    }
+    return layers(areas);
+  }
+
+  private List<StackSolution.Layer> layers(double[] areas) {
     List<StackSolution.Layer> all = new ArrayList<>();
     for (int l = 0; l < grid.stack.layers().size(); l++) {
       int low = grid.firstSlice(l);
@@ -126,14 +145,15 @@ final class StackField {
       double whole = 0;
       double[] heat = l == 0 ? heatByColumn(grid, watts) : null;
       for (int c = 0; c < grid.present[l].length; c++) {
-        if (!grid.present[l][c]) {
+        if (!grid.present[l][c] || areas[c] == 0) {
           continue;
         }
+        double share = areas[c] / area(c);
         double in = l == 0 ? heat[c] : flux(c, low - 1);
         double out = flux(c, high);
-        bottom += area(c) * riseAt(c, low) + in * grid.halfCell(conductivity, low, c);
-        top += area(c) * riseAt(c, high) - out * grid.halfCell(conductivity, high, c);
-        whole += area(c);
+        bottom += areas[c] * riseAt(c, low) + share * in * grid.halfCell(conductivity, low, c);
+        top += areas[c] * riseAt(c, high) - share * out * grid.halfCell(conductivity, high, c);
+        whole += areas[c];
       }
       double coolant = grid.stack.coolantCelsius();
       all.add(

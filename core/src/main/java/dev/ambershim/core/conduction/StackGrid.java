@@ -90,7 +90,9 @@ final class StackGrid {
         coarse = middle;
       }
     }
-    return of(stack, coarse);
+    // The count jumps from one cell size to the next; the nearer side of the jump is taken.
+    boolean over = estimate(stack, fine) - cells < cells - estimate(stack, coarse);
+    return of(stack, over ? fine : coarse);
   }
 
   /** The same cells for a stack of the same geometry. */

@@ -19,6 +19,16 @@ import java.util.List;
  * @param steps the resistances from the die outwards
  */
 public record Ladder(List<Step> steps) {
+  private static final String[] NAMES = {
+    "die", "inner joint", "lid", "outer joint", "cold plate", "cooler to room"
+  };
+  private static final int DIE = 0;
+  private static final int INNER = 1;
+  private static final int LID = 2;
+  private static final int OUTER = 3;
+  private static final int PLATE = 4;
+  private static final int ROOM = 5;
+
   /**
    * One resistance.
    *
@@ -43,43 +53,57 @@ public record Ladder(List<Step> steps) {
   }
 
   static Ladder of(Chip chip, Cooler cooler, Build build, Doubt doubt) {
+    double[] values = values(chip, cooler, build, doubt);
+    List<Step> steps = new ArrayList<>();
+    for (int i = 0; i < NAMES.length; i++) {
+      boolean ofTheLid = i == INNER || i == LID;
+      if (build.lidOn() || !ofTheLid) {
+        String name = i == OUTER && !build.lidOn() ? "bare joint" : NAMES[i];
+        steps.add(new Step(name, values[i]));
+      }
+    }
+    return new Ladder(steps);
+  }
+
+  /** Sum of all steps, K/W, without making them: a forecast asks for it many thousand times. */
+  static double total(Chip chip, Cooler cooler, Build build, Doubt doubt) {
+    double sum = 0;
+    for (double value : values(chip, cooler, build, doubt)) {
+      sum += value;
+    }
+    return sum;
+  }
+
+  private static double[] values(Chip chip, Cooler cooler, Build build, Doubt doubt) {
     double dieArea = chip.dieAreaSquareMillimetres() * 1e-6;
     double plateArea = cooler.areaSquareMillimetres() * 1e-6;
     double coolerResistance = cooler.resistanceKelvinPerWatt() * doubt.cooler();
-    List<Step> steps = new ArrayList<>();
+    double[] values = new double[NAMES.length];
     // Cores sit on the underside; what conducts is the silicon above them.
     double siliconMetres = chip.highestDieMicrometres() * 1e-6;
-    steps.add(
-        new Step(
-            "die",
-            CompositeWall.layerKelvinPerWatt(
-                siliconMetres,
-                Material.SILICON.likelyWattsPerMetreKelvin() * doubt.silicon(),
-                dieArea)));
+    values[DIE] =
+        CompositeWall.layerKelvinPerWatt(
+            siliconMetres, Material.SILICON.likelyWattsPerMetreKelvin() * doubt.silicon(), dieArea);
     double source = dieArea;
     if (build.lidOn()) {
-      double lidArea = chip.lid().areaSquareMillimetres() * 1e-6;
-      steps.add(joint("inner joint", build.inner(), dieArea, doubt.inner()));
-      double above =
-          jointResistance(build.outer(), lidArea, doubt.outer())
-              + plate(cooler, lidArea, plateArea, coolerResistance)
-              + coolerResistance;
-      steps.add(
-          new Step(
-              "lid",
-              Spreading.meanKelvinPerWatt(
-                  dieArea,
-                  lidArea,
-                  chip.lid().thicknessMillimetres() * 1e-3,
-                  chip.lid().material().likelyWattsPerMetreKelvin(),
-                  1 / (above * lidArea))));
-      source = lidArea;
+      source = chip.lid().areaSquareMillimetres() * 1e-6;
+      values[INNER] = jointResistance(build.inner(), dieArea, doubt.inner());
+      values[OUTER] = jointResistance(build.outer(), source, doubt.outer());
+      values[PLATE] = plate(cooler, source, plateArea, coolerResistance);
+      double above = values[OUTER] + values[PLATE] + coolerResistance;
+      values[LID] =
+          Spreading.meanKelvinPerWatt(
+              dieArea,
+              source,
+              chip.lid().thicknessMillimetres() * 1e-3,
+              chip.lid().material().likelyWattsPerMetreKelvin(),
+              1 / (above * source));
+    } else {
+      values[OUTER] = jointResistance(build.outer(), source, doubt.outer());
+      values[PLATE] = plate(cooler, source, plateArea, coolerResistance);
     }
-    steps.add(
-        joint(build.lidOn() ? "outer joint" : "bare joint", build.outer(), source, doubt.outer()));
-    steps.add(new Step("cold plate", plate(cooler, source, plateArea, coolerResistance)));
-    steps.add(new Step("cooler to room", coolerResistance));
-    return new Ladder(steps);
+    values[ROOM] = coolerResistance;
+    return values;
   }
 
   private static double plate(Cooler cooler, double source, double plateArea, double resistance) {
@@ -89,10 +113,6 @@ public record Ladder(List<Step> steps) {
         cooler.thicknessMillimetres() * 1e-3,
         cooler.material().likelyWattsPerMetreKelvin(),
         1 / (resistance * plateArea));
-  }
-
-  private static Step joint(String name, Joint joint, double area, double factor) {
-    return new Step(name, jointResistance(joint, area, factor));
   }
 
   private static double jointResistance(Joint joint, double area, double factor) {

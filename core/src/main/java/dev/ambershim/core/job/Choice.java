@@ -1,8 +1,12 @@
 package dev.ambershim.core.job;
 
+import dev.ambershim.core.assembly.Cooler;
+import dev.ambershim.core.assembly.CoolerClass;
 import dev.ambershim.core.assembly.Joint;
+import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.material.Filling;
 import dev.ambershim.core.material.Material;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -18,6 +22,10 @@ public record Choice(String path, String part, String label, List<String> option
   private static final List<Material> METALS =
       List.of(Material.COPPER, Material.NICKEL, Material.ALUMINIUM, Material.SILVER);
 
+  private static final List<CoolerClass> KINDS = List.of(CoolerClass.values());
+  private static final List<Step> STEPS = List.of(Step.values());
+  private static final String NOT_RUINED = "no step";
+
   static Choice lid(String path, String label) {
     return new Choice(path, "lid", label, List.of("on", "off"));
   }
@@ -30,6 +38,22 @@ public record Choice(String path, String part, String label, List<String> option
     return new Choice(path, part, label, METALS.stream().map(Material::words).toList());
   }
 
+  static Choice coolerKind() {
+    return new Choice(
+        "cooler", "cold plate", "kind of cooler", KINDS.stream().map(CoolerClass::words).toList());
+  }
+
+  static Choice ruinedAt() {
+    List<String> options = new ArrayList<>(List.of(NOT_RUINED));
+    STEPS.forEach(s -> options.add(s.words()));
+    return new Choice("ruinedAt", "job", "the chip was lost at", options);
+  }
+
+  /** A pick between two ways, the first of which is the true one. */
+  static Choice ways(String path, String part, String label, String whenTrue, String whenFalse) {
+    return new Choice(path, part, label, List.of(whenTrue, whenFalse));
+  }
+
   /** What is picked in a job. */
   public String read(Job job) {
     Object value = new RecordPath(path).get(job);
@@ -39,10 +63,19 @@ public record Choice(String path, String part, String label, List<String> option
     if (value instanceof Material material) {
       return material.words();
     }
-    return Boolean.TRUE.equals(value) ? "on" : "off";
+    if (value instanceof Cooler cooler) {
+      return cooler.kind().words();
+    }
+    if (value instanceof Step step) {
+      return step.words();
+    }
+    return value == null || Boolean.TRUE.equals(value) ? options.get(0) : options.get(1);
   }
 
-  /** The job with another pick; a joint takes on the usual figures of its new filling. */
+  /**
+   * The job with another pick; a joint takes on the usual figures of its new filling, a cooler
+   * those of its new kind.
+   */
   public Job write(Job job, String option) {
     RecordPath place = new RecordPath(path);
     Object old = place.get(job);
@@ -55,6 +88,10 @@ public record Choice(String path, String part, String label, List<String> option
       value = Joint.usual(FILLINGS.get(index));
     } else if (old instanceof Material) {
       value = METALS.get(index);
+    } else if (old instanceof Cooler cooler) {
+      value = KINDS.get(index).usual(cooler.name(), cooler.reachMillimetres());
+    } else if (path.equals("ruinedAt")) {
+      value = index == 0 ? null : STEPS.get(index - 1);
     } else {
       value = index == 0;
     }

@@ -4,6 +4,9 @@ import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.assembly.Chip;
 import dev.ambershim.core.assembly.Cooler;
 import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.forecast.Reading;
+import dev.ambershim.core.forecast.Step;
+import dev.ambershim.core.forecast.Terms;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -19,6 +22,9 @@ import java.util.List;
  * @param heatWatts the heat to reckon with until a run has told it
  * @param careKelvin the smallest difference that the person cares about
  * @param runs the logs, in the order they came
+ * @param readings settled states that were read by hand before the work
+ * @param terms prices, ways of working and odds
+ * @param ruinedAt the step at which the chip was lost, or null
  */
 public record Job(
     String title,
@@ -29,10 +35,15 @@ public record Job(
     Build after,
     double heatWatts,
     double careKelvin,
-    List<RunEntry> runs) {
-  /** Copies its list. */
+    List<RunEntry> runs,
+    List<Reading> readings,
+    Terms terms,
+    Step ruinedAt) {
+  /** Copies its lists, and fills in what an older job does not say. */
   public Job {
     runs = List.copyOf(runs);
+    readings = readings == null ? List.of() : List.copyOf(readings);
+    terms = terms == null ? Terms.USUAL : terms;
   }
 
   /** A new job from a starting point. */
@@ -46,7 +57,10 @@ public record Job(
         point.afterwards(),
         150,
         1,
-        List.of());
+        List.of(),
+        List.of(),
+        Terms.USUAL,
+        null);
   }
 
   /** The build of a side. */
@@ -59,9 +73,55 @@ public record Job(
     return runs.stream().filter(r -> r.side() == side).toList();
   }
 
+  /** The same job with other words, cooler and builds. */
+  public Job with(String newTitle, String newNotes, Cooler other, Build from, Build to) {
+    return new Job(
+        newTitle,
+        newNotes,
+        chip,
+        other,
+        from,
+        to,
+        heatWatts,
+        careKelvin,
+        runs,
+        readings,
+        terms,
+        ruinedAt);
+  }
+
   /** The same job with other runs. */
   public Job withRuns(List<RunEntry> other) {
-    return new Job(title, notes, chip, cooler, before, after, heatWatts, careKelvin, other);
+    return new Job(
+        title,
+        notes,
+        chip,
+        cooler,
+        before,
+        after,
+        heatWatts,
+        careKelvin,
+        other,
+        readings,
+        terms,
+        ruinedAt);
+  }
+
+  /** The same job with other readings by hand. */
+  public Job withReadings(List<Reading> other) {
+    return new Job(
+        title,
+        notes,
+        chip,
+        cooler,
+        before,
+        after,
+        heatWatts,
+        careKelvin,
+        runs,
+        other,
+        terms,
+        ruinedAt);
   }
 
   /** The same job with one more run. */

@@ -37,7 +37,19 @@ public final class JobFields {
             Choice.metal("chip.lid.material", LID, "lid material"),
             Choice.filling(build + ".inner", INNER, "filling"),
             Choice.filling(build + ".outer", OUTER, "filling"),
-            Choice.metal("cooler.material", PLATE, "plate material"));
+            Choice.coolerKind(),
+            Choice.metal("cooler.material", PLATE, "plate material"),
+            Choice.ruinedAt(),
+            Choice.ways("terms.blade", TermFields.WORTH, "open with", "a blade", "a vice tool"),
+            Choice.ways(
+                "terms.guard", TermFields.WORTH, "parts around the die", "covered", "left bare"),
+            Choice.ways("terms.frame", TermFields.WORTH, "bare die in", "a frame", "nothing"),
+            Choice.ways(
+                "terms.advertised",
+                TermFields.WORTH,
+                "liquid metal conducts",
+                "as advertised",
+                "as published"));
     return all.stream().filter(c -> c.part().equals(part)).toList();
   }
 
@@ -282,6 +294,40 @@ public final class JobFields {
             0.03,
             0.4,
             "Coolant or plate temperature over room air, divided by chip power."));
+    fields.add(
+        new Field(
+            "cooler.finWidthMillimetres",
+            PLATE,
+            "fins or channels, width",
+            Unit.MILLIMETRE,
+            5,
+            200,
+            20,
+            80,
+            "How far fins, channels or heat pipes reach behind the plate; from a photo inside."));
+    fields.add(
+        new Field(
+            "cooler.finDepthMillimetres",
+            PLATE,
+            "fins or channels, depth",
+            Unit.MILLIMETRE,
+            5,
+            200,
+            20,
+            80,
+            "As the width, the other way."));
+    fields.add(
+        new Field(
+            "cooler.reachMillimetres",
+            PLATE,
+            "room to come down",
+            Unit.MILLIMETRE,
+            0,
+            20,
+            1,
+            6,
+            "How much lower the mount can hold the plate than on a lid: springs, standoffs, frame."));
+    fields.addAll(TermFields.all());
     return fields;
   }
 

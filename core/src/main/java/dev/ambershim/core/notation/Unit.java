@@ -15,6 +15,9 @@ public enum Unit {
   WATT_PER_METRE_KELVIN("W/m·K", 1, "", 1, 1),
   KELVIN_PER_WATT("K/W", 3, "", 1, 3),
   SQUARE_MILLIMETRE_KELVIN_PER_WATT("mm²·K/W", 1, "", 1, 1),
+  PERCENT("%", 1, "", 1, 1),
+  HOUR("h", 1, "", 1, 1),
+  COIN("coins", 0, "", 1, 0),
   COUNT("", 0, "", 1, 0);
 
   private final String symbol;

@@ -21,16 +21,33 @@ public final class LadderPicture {
   private LadderPicture() {}
 
   /**
-   * Draws two ladders.
+   * A ladder in the picture.
    *
-   * @param watts the heat that the kelvin are given for
+   * @param ladder its resistances
+   * @param watts the heat that its kelvin are given for
+   * @param name what it is called, such as "before"
    */
+  public record Column(Ladder ladder, double watts, String name) {
+    private double kelvin(String step) {
+      return ladder.steps().stream()
+              .filter(s -> s.name().equals(step))
+              .mapToDouble(Ladder.Step::kelvinPerWatt)
+              .sum()
+          * watts;
+    }
+
+    private String words(Notation notation) {
+      return notation.text(ladder.totalKelvinPerWatt() * watts, Unit.KELVIN) + " " + name;
+    }
+  }
+
+  /** Draws two ladders. */
   public static Picture of(
-      Ladder before, Ladder after, double watts, Notation notation, double width, double height) {
+      Column before, Column after, Notation notation, double width, double height) {
     Pen pen = new Pen();
     Set<String> names = new LinkedHashSet<>();
-    before.steps().forEach(s -> names.add(s.name()));
-    after.steps().forEach(s -> names.add(s.name()));
+    before.ladder().steps().forEach(s -> names.add(s.name()));
+    after.ladder().steps().forEach(s -> names.add(s.name()));
     List<String> rows = new ArrayList<>(names);
     // What both share at the end stays at the end, also when the lid's rows come in between.
     rows.remove("cold plate");
@@ -39,7 +56,7 @@ public final class LadderPicture {
     rows.add("cooler to room");
     double most = 0;
     for (String name : rows) {
-      most = Math.max(most, Math.max(kelvin(before, name, watts), kelvin(after, name, watts)));
+      most = Math.max(most, Math.max(before.kelvin(name), after.kelvin(name)));
     }
     double row = (height - 24) / rows.size();
     double bar = Math.min(11, (row - 8) / 2);
@@ -48,26 +65,32 @@ public final class LadderPicture {
       String name = rows.get(i);
       double y = 4 + i * row;
       pen.words(NAMES - 10, y + bar + 4, name, Tone.INK, 12, Anchor.END);
-      one(pen, kelvin(before, name, watts), y, bar, scale, Tone.BEFORE, notation);
-      one(pen, kelvin(after, name, watts), y + bar + 2, bar, scale, Tone.AFTER, notation);
+      one(pen, before.kelvin(name), y, bar, scale, Tone.BEFORE, notation);
+      one(pen, after.kelvin(name), y + bar + 2, bar, scale, Tone.AFTER, notation);
       pen.line(NAMES, y - 2, NAMES, y + 2 * bar + 4, Tone.QUIET, 1);
     }
     pen.words(
-        NAMES,
+        8,
         height - 5,
-        "Kelvin taken by each step at "
-            + notation.text(watts, Unit.WATT)
-            + ": upper bar before, lower bar after.",
+        "Kelvin by step: upper bar "
+            + at(before, notation)
+            + ", lower "
+            + at(after, notation)
+            + ".",
         Tone.QUIET,
         11,
         Anchor.START);
     String words =
         "Resistance ladder from die to room air: "
-            + notation.text(before.totalKelvinPerWatt() * watts, Unit.KELVIN)
-            + " before, "
-            + notation.text(after.totalKelvinPerWatt() * watts, Unit.KELVIN)
-            + " after.";
+            + before.words(notation)
+            + ", "
+            + after.words(notation)
+            + ".";
     return pen.picture(width, height, words);
+  }
+
+  private static String at(Column column, Notation notation) {
+    return column.name() + ", " + notation.text(column.watts(), Unit.WATT);
   }
 
   private static void one(
@@ -84,13 +107,5 @@ public final class LadderPicture {
         Tone.INK,
         11,
         Anchor.START);
-  }
-
-  private static double kelvin(Ladder ladder, String name, double watts) {
-    return ladder.steps().stream()
-            .filter(s -> s.name().equals(name))
-            .mapToDouble(Ladder.Step::kelvinPerWatt)
-            .sum()
-        * watts;
   }
 }

@@ -17,6 +17,21 @@ public sealed interface Mark {
   record Box(double x, double y, double width, double height, Tone fill, String part)
       implements Mark {}
 
+  /**
+   * Coloured cells in rows from the top, for maps whose colour is a figure.
+   *
+   * @param columns cells in a row
+   * @param colours red, green and blue as {@code 0xrrggbb} for each cell, −1 for none; shared and
+   *     not to be written
+   */
+  record Raster(double x, double y, double width, double height, int columns, int[] colours)
+      implements Mark {
+    /** Count of rows. */
+    public int rows() {
+      return colours.length / columns;
+    }
+  }
+
   /** A straight line. */
   record Line(double x1, double y1, double x2, double y2, Tone tone, double width, boolean dashed)
       implements Mark {}

@@ -25,6 +25,10 @@ public record Picture(double width, double height, List<Mark> marks, String desc
       marks.add(new Mark.Box(x, y, w, h, fill, part));
     }
 
+    void raster(double x, double y, double w, double h, int columns, int[] colours) {
+      marks.add(new Mark.Raster(x, y, w, h, columns, colours));
+    }
+
     void line(double x1, double y1, double x2, double y2, Tone tone, double width) {
       marks.add(new Mark.Line(x1, y1, x2, y2, tone, width, false));
     }

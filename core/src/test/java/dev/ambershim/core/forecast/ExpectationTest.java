@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  * checks only.
  */
 class ExpectationTest {
-  private static final Cooler COOLER = new Cooler("", 46, 42, 3.2, Material.COPPER, 0.12);
+  private static final Cooler COOLER = Cooler.plain("", 46, 42, 3.2, Material.COPPER, 0.12);
 
   private static Finding change(StartingPoint point, Build after, double watts) {
     return Expectation.change(

@@ -3,8 +3,10 @@ package dev.ambershim.core.job;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.ambershim.core.assembly.CoolerClass;
 import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.material.Filling;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
@@ -95,10 +97,42 @@ class JobTest {
   void lidAndMetalsArePicked() {
     Choice lid = JobFields.choices(Part.LID, Side.AFTER).get(0);
     assertThat(lid.write(job, "off").after().lidOn()).isFalse();
-    Choice plate = JobFields.choices(Part.PLATE, Side.AFTER).get(0);
+    Choice plate = JobFields.choices(Part.PLATE, Side.AFTER).get(1);
     assertThat(plate.read(plate.write(job, "nickel"))).isEqualTo("nickel");
     assertThatThrownBy(() -> plate.write(job, "cheese"))
         .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void aKindOfCoolerBringsItsUsualFiguresAndKeepsItsName() {
+    Job named = JobFields.withWords(job, "cooler.name", "Mill");
+    Choice kind = JobFields.choices(Part.PLATE, Side.BEFORE).get(0);
+    assertThat(kind.read(named)).isEqualTo("another cooler");
+    Job changed = kind.write(named, "air tower");
+    assertThat(changed.cooler().name()).isEqualTo("Mill");
+    assertThat(changed.cooler().kind()).isEqualTo(CoolerClass.AIR_TOWER);
+    assertThat(changed.cooler().finWidthMillimetres()).isEqualTo(36);
+    assertThat(kind.read(changed)).isEqualTo("air tower");
+  }
+
+  @Test
+  void waysAndTheStepOfRuinArePicked() {
+    Choice blade = choice(TermFields.WORTH, "open with");
+    assertThat(blade.read(job)).isEqualTo("a vice tool");
+    assertThat(blade.write(job, "a blade").terms().blade()).isTrue();
+    Choice ruined = choice(JobFields.JOB, "the chip was lost at");
+    assertThat(ruined.read(job)).isEqualTo("no step");
+    Job lost = ruined.write(job, "lapping a die");
+    assertThat(lost.ruinedAt()).isEqualTo(Step.LAP_DIE);
+    assertThat(ruined.read(lost)).isEqualTo("lapping a die");
+    assertThat(ruined.write(lost, "no step")).isEqualTo(job);
+  }
+
+  private static Choice choice(String part, String label) {
+    return JobFields.choices(part, Side.BEFORE).stream()
+        .filter(c -> c.label().equals(label))
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test

@@ -147,9 +147,9 @@ class PictureTest {
     Build bare = new Build(false, 0, point.asBought().inner(), Joint.usual(Filling.LIQUID_METAL));
     Picture picture =
         LadderPicture.of(
-            Ladder.of(chip, StartingPoint.cooler(), point.asBought()),
-            Ladder.of(chip, StartingPoint.cooler(), bare),
-            160,
+            new LadderPicture.Column(
+                Ladder.of(chip, StartingPoint.cooler(), point.asBought()), 160, "before"),
+            new LadderPicture.Column(Ladder.of(chip, StartingPoint.cooler(), bare), 160, "after"),
             Notation.METRIC,
             600,
             280);

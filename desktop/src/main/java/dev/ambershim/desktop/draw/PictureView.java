@@ -12,6 +12,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
@@ -134,6 +135,8 @@ public final class PictureView extends Region {
       if (mark instanceof Mark.Box b) {
         g.setFill(colours.get(b.fill()));
         g.fillRect(b.x(), b.y(), b.width(), b.height());
+      } else if (mark instanceof Mark.Raster r) {
+        raster(g, r);
       } else if (mark instanceof Mark.Line l) {
         g.setStroke(colours.get(l.tone()));
         g.setLineWidth(l.width());
@@ -149,6 +152,18 @@ public final class PictureView extends Region {
       }
     }
     outline(g, colours);
+  }
+
+  private static void raster(GraphicsContext g, Mark.Raster r) {
+    WritableImage image = new WritableImage(r.columns(), r.rows());
+    for (int c = 0; c < r.colours().length; c++) {
+      int colour = r.colours()[c];
+      image
+          .getPixelWriter()
+          .setArgb(c % r.columns(), c / r.columns(), colour < 0 ? 0 : 0xff000000 | colour);
+    }
+    g.setImageSmoothing(false);
+    g.drawImage(image, r.x(), r.y(), r.width(), r.height());
   }
 
   private static void words(GraphicsContext g, Mark.Words w, Map<Tone, Color> colours) {

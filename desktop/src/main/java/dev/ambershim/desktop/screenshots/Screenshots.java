@@ -23,6 +23,7 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
@@ -84,6 +85,13 @@ public final class Screenshots extends Application {
             .orElseThrow()
             .id();
     shots.add(new Shot("weigh", () -> go(Stage.WEIGH)));
+    shots.add(
+        new Shot(
+            "weigh-inputs",
+            () -> {
+              press(KeyCode.W, true);
+              ((ScrollPane) shell.lookup("#middle")).setVvalue(1);
+            }));
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
     shots.add(new Shot("working", () -> press(KeyCode.W, true)));
@@ -161,7 +169,7 @@ public final class Screenshots extends Application {
     Frames.later(
         2,
         () -> {
-          if (model.work().busyProperty().get()) {
+          if (model.work().busyProperty().get() || model.reckoning().busyProperty().get()) {
             whenIdle(then);
           } else {
             Frames.later(6, then);

@@ -50,6 +50,13 @@ public final class AnswerPane extends VBox {
     how = null;
   }
 
+  /** Shows an answer with reasons whose working stands elsewhere. */
+  public void show(String sentence, List<String> why) {
+    show(sentence);
+    foot.setMinHeight(0);
+    why.forEach(reason -> reasons.getChildren().add(Labels.wrapped(reason, "reason")));
+  }
+
   /** Shows a finding with its reasons. */
   public void show(Finding finding, List<String> why, Notation notation) {
     answer.setText(finding.sentence());

@@ -1,11 +1,13 @@
 package dev.ambershim.desktop.shell;
 
 import dev.ambershim.core.assembly.Part;
+import dev.ambershim.core.forecast.Situation;
 import dev.ambershim.core.job.Choice;
 import dev.ambershim.core.job.Field;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.JobFields;
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.job.TermFields;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.desktop.draw.PictureView;
@@ -38,6 +40,8 @@ final class SectionPane extends VBox {
     picture.onPick(model.partProperty()::set);
     getChildren().addAll(sides(), picture, gap);
     model.themeProperty().addListener((o, was, is) -> refresh());
+    model.previewProperty().addListener((o, was, is) -> refresh());
+    model.stageProperty().addListener((o, was, is) -> refresh());
     for (ObservableValue<?> value :
         List.of(
             model.jobProperty(),
@@ -79,6 +83,7 @@ final class SectionPane extends VBox {
       button.setOnAction(
           e -> {
             model.sideProperty().set(side);
+            model.previewProperty().set(null);
             button.setSelected(true);
           });
       Runnable follow = () -> button.setSelected(model.sideProperty().get() == side);
@@ -100,7 +105,9 @@ final class SectionPane extends VBox {
             Part.INNER,
             Part.DIE,
             Part.SUBSTRATE,
-            JobFields.JOB)) {
+            JobFields.JOB,
+            TermFields.WORTH,
+            TermFields.ODDS)) {
       ToggleButton button = new ToggleButton(part);
       button.setId("part-" + part.replace(' ', '-'));
       button.getStyleClass().setAll("part-button");
@@ -125,13 +132,26 @@ final class SectionPane extends VBox {
       return;
     }
     Side side = model.sideProperty().get();
+    Preview preview =
+        model.stageProperty().get() == Stage.WEIGH ? model.previewProperty().get() : null;
+    Situation shown =
+        preview == null
+            ? new Situation(job.chip(), job.cooler(), job.build(side))
+            : preview.situation();
     picture.show(
         (w, h) ->
             SectionPicture.of(
-                job.chip(), job.cooler(), job.build(side), model.notationProperty().get(), w, h),
+                shown.chip(), shown.cooler(), shown.build(), model.notationProperty().get(), w, h),
         model.themeProperty().get().dark());
     picture.pick(model.partProperty().get());
-    gap.setText(gapWords(job, side));
+    gap.setText(
+        preview == null
+            ? gapWords(job, side)
+            : "As it would be: "
+                + preview.words()
+                + ". Figures below are of the build "
+                + side.words()
+                + ".");
     gap.setManaged(!gap.getText().isEmpty());
   }
 

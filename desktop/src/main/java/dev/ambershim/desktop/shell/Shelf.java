@@ -1,5 +1,8 @@
 package dev.ambershim.desktop.shell;
 
+import dev.ambershim.desktop.work.Work;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -13,7 +16,6 @@ import javafx.scene.layout.HBox;
  */
 final class Shelf extends HBox {
   private final Label message = Labels.line("");
-  private HBox progress;
 
   Shelf(ShellModel model) {
     getStyleClass().add("shelf");
@@ -37,29 +39,37 @@ final class Shelf extends HBox {
                                 .otherwise("All changes saved"))));
     saved.setMinWidth(120);
     getChildren().addAll(message, Labels.spring(), saved);
-    model.work().nameProperty().addListener((o, was, is) -> progress(model, !is.isEmpty()));
+    for (Work line : List.of(model.work(), model.reckoning())) {
+      AtomicReference<HBox> shown = new AtomicReference<>();
+      line.nameProperty()
+          .addListener(
+              (o, was, is) -> {
+                if (shown.get() == null && !is.isEmpty()) {
+                  shown.set(progress(line));
+                  getChildren().add(2, shown.get());
+                }
+                if (shown.get() != null) {
+                  shown.get().setVisible(!is.isEmpty());
+                  shown.get().setManaged(!is.isEmpty());
+                }
+              });
+    }
     model.messageProperty().addListener((o, was, is) -> show(is));
     show(model.messageProperty().get());
   }
 
-  private void progress(ShellModel model, boolean on) {
-    if (progress == null && on) {
-      Label name = Labels.line("", "quiet");
-      name.textProperty().bind(model.work().nameProperty());
-      ProgressBar bar = new ProgressBar();
-      bar.progressProperty().bind(model.work().shareProperty());
-      bar.setPrefWidth(140);
-      Button cancel = new Button("Cancel");
-      cancel.setId("cancel");
-      cancel.setOnAction(e -> model.work().cancelRunning());
-      progress = new HBox(8, name, bar, cancel);
-      progress.setAlignment(Pos.CENTER_LEFT);
-      getChildren().add(2, progress);
-    }
-    if (progress != null) {
-      progress.setVisible(on);
-      progress.setManaged(on);
-    }
+  private static HBox progress(Work line) {
+    Label name = Labels.line("", "quiet");
+    name.textProperty().bind(line.nameProperty());
+    ProgressBar bar = new ProgressBar();
+    bar.progressProperty().bind(line.shareProperty());
+    bar.setPrefWidth(140);
+    Button cancel = new Button("Cancel");
+    cancel.setId("cancel");
+    cancel.setOnAction(e -> line.cancelRunning());
+    HBox progress = new HBox(8, name, bar, cancel);
+    progress.setAlignment(Pos.CENTER_LEFT);
+    return progress;
   }
 
   private void show(Message said) {

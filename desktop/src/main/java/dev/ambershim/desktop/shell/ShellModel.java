@@ -2,12 +2,14 @@ package dev.ambershim.desktop.shell;
 
 import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.forecast.OwnRecord;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Choice;
 import dev.ambershim.core.job.Field;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.job.Tries;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.problem.Problem;
@@ -46,6 +48,7 @@ import javafx.collections.ObservableList;
  */
 public final class ShellModel implements AutoCloseable {
   private final Work work;
+  private final Work reckoning;
   private final Map<String, RunLog> logs = new ConcurrentHashMap<>();
   private final ReadOnlyObjectWrapper<StoredJob> stored = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
@@ -53,6 +56,7 @@ public final class ShellModel implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
   private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.PROVE);
   private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.AFTER);
+  private final ObjectProperty<Preview> preview = new SimpleObjectProperty<>();
   private final StringProperty part = new SimpleStringProperty(Part.INNER);
   private final ReadOnlyObjectWrapper<Theme> theme = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Notation> notation = new ReadOnlyObjectWrapper<>();
@@ -67,7 +71,9 @@ public final class ShellModel implements AutoCloseable {
   /** Starts without a logbook; the window can be built meanwhile. */
   public ShellModel() {
     work = new Work(this::hear);
+    reckoning = new Work(problem -> note(new Message(problem.getMessage(), true)));
     stage.addListener((o, was, is) -> sideOf(is).ifPresent(side::set));
+    side.addListener((o, was, is) -> preview.set(null));
     theme.set(Theme.GRAPHITE);
     notation.set(Notation.METRIC);
   }
@@ -93,7 +99,7 @@ public final class ShellModel implements AutoCloseable {
   /** The side of the work that a stage is about, if it is about one. */
   private static Optional<Side> sideOf(Stage stage) {
     return switch (stage) {
-      case BASELINE -> Optional.of(Side.BEFORE);
+      case WEIGH, BASELINE -> Optional.of(Side.BEFORE);
       case PROVE, KEEP -> Optional.of(Side.AFTER);
       default -> Optional.empty();
     };
@@ -402,6 +408,16 @@ public final class ShellModel implements AutoCloseable {
     return work;
   }
 
+  /** A second line, for reckoning that takes longer than a person waits for a saved edit. */
+  public Work reckoning() {
+    return reckoning;
+  }
+
+  /** What the logbook's jobs say of the person's own tries; not for the JavaFX thread. */
+  public OwnRecord ownRecord() {
+    return Tries.of(logbook.list().stream().map(head -> logbook.load(head.id()).job()).toList());
+  }
+
   /** Whether the logbook is there. */
   public ReadOnlyBooleanProperty openedProperty() {
     return opened.getReadOnlyProperty();
@@ -447,6 +463,11 @@ public final class ShellModel implements AutoCloseable {
     return side;
   }
 
+  /** What the section shows in place of a build, while an option is looked at; or null. */
+  public ObjectProperty<Preview> previewProperty() {
+    return preview;
+  }
+
   /** The part that is picked in the section. */
   public StringProperty partProperty() {
     return part;
@@ -469,6 +490,8 @@ public final class ShellModel implements AutoCloseable {
 
   @Override
   public void close() {
+    reckoning.cancelRunning();
+    reckoning.close();
     work.close();
     if (logbook != null) {
       logbook.close();

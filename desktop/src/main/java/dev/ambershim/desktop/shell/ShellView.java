@@ -9,6 +9,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.scene.Node;
@@ -50,6 +51,7 @@ public final class ShellView extends StackPane {
     this.model = model;
     this.picker = picker;
     this.stages = stages;
+    middle.setId("middle");
     middle.setFitToWidth(true);
     middle.setFitToHeight(true);
     frame.setTop(new TopBar(this));
@@ -175,10 +177,11 @@ public final class ShellView extends StackPane {
     showSheet("Columns of " + run.entry().fileName(), ColumnsSheet.content(model, run));
   }
 
-  void toggleWorking() {
+  /** Does something with the stage on screen, if it is built. */
+  void onStage(Consumer<StageView> action) {
     StageView view = built.get(model.stageProperty().get());
     if (view != null) {
-      view.toggleWorking();
+      action.accept(view);
     }
   }
 

@@ -9,4 +9,10 @@ public interface StageView {
 
   /** Opens or closes the working of its answer. */
   default void toggleWorking() {}
+
+  /** Goes on to the next thing that can be picked, or back to the one before. */
+  default void nudge(int by) {}
+
+  /** Takes what is picked. */
+  default void accept() {}
 }

@@ -1,168 +1,165 @@
 package dev.ambershim.desktop.weigh;
 
-import dev.ambershim.core.assembly.Build;
-import dev.ambershim.core.job.Assessment;
-import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.JobFields;
+import dev.ambershim.core.forecast.OptionForecast;
+import dev.ambershim.core.forecast.OptionKind;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.picture.HeatPicture;
 import dev.ambershim.core.picture.LadderPicture;
+import dev.ambershim.core.picture.OptionsPicture;
 import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.shell.AnswerPane;
-import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.Stage;
 import dev.ambershim.desktop.shell.StageView;
+import dev.ambershim.desktop.weigh.WeighModel.Shown;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
-import javafx.scene.control.TextArea;
-import javafx.scene.control.TextField;
+import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
-/** The answer, the resistance ladder before and after, and the words about the job. */
+/**
+ * The advice; the options as intervals on one axis; where the kelvin go now and with the picked
+ * option; then what it rests on: the load, the readings, the words about the job.
+ */
 public final class WeighView implements StageView {
-  private final ShellModel model;
-  private final AnswerPane answer = new AnswerPane(Stage.WEIGH.question(), "weigh-answer");
+  private final ShellModel shell;
+  private final WeighModel model;
+  private final AnswerPane advice = new AnswerPane(Stage.WEIGH.question(), "weigh-answer");
+  private final AnswerPane picked = new AnswerPane("The picked option", "weigh-picked");
+  private final PictureView options = new PictureView();
   private final PictureView ladder = new PictureView();
-  private final TextField title = new TextField();
-  private final TextField chip = new TextField();
-  private final TextField cooler = new TextField();
-  private final TextArea notes = new TextArea();
-  private final Label builds = Labels.wrapped("");
+  private final PictureView heat = new PictureView();
+  private final Button plan = new Button("Plan this  Alt+Enter");
+  private final Button again = new Button("Weigh again");
+  private final ReadingRows readings;
+  private final JobWords words;
   private final VBox node;
 
   /** A view of the model's job. */
-  public WeighView(ShellModel model) {
-    this.model = model;
-    ladder.setId("ladder");
-    ladder.setMinHeight(236);
-    ladder.setPrefHeight(280);
-    VBox.setVgrow(ladder, Priority.SOMETIMES);
+  public WeighView(ShellModel shell) {
+    this.shell = shell;
+    model = new WeighModel(shell);
+    readings = new ReadingRows(shell);
+    words = new JobWords(shell);
+    advice.lookup("#weigh-answer").getStyleClass().add("long");
+    picked.lookup("#weigh-picked").getStyleClass().setAll("label", "strong");
+    size(options, "options", 296);
+    size(ladder, "ladder", 196);
+    size(heat, "heat", 196);
+    options.onPick(part -> model.pick(OptionKind.valueOf(part)));
+    plan.setId("plan");
+    plan.setOnAction(e -> model.plan());
+    again.setId("weigh-again");
+    again.setOnAction(e -> model.again());
+    again.visibleProperty().bind(model.stoppedProperty());
+    again.managedProperty().bind(model.stoppedProperty());
+    HBox pair = new HBox(8, ladder, heat);
+    HBox.setHgrow(ladder, Priority.ALWAYS);
+    HBox.setHgrow(heat, Priority.ALWAYS);
     node =
         new VBox(
-            answer,
-            panel(ladder),
-            Labels.wrapped(
-                "Every figure belongs to a layer of the section: pick a layer there to see how it"
-                    + " is known, and to put it right.",
-                "hint"),
-            words());
+            advice,
+            again,
+            panel(options),
+            panel(pair, new LoadSliders(shell, model)),
+            panel(picked, plan),
+            panel(readings),
+            words);
     node.getStyleClass().add("stage");
-    model.assessmentProperty().addListener((o, was, is) -> refresh());
-    model.themeProperty().addListener((o, was, is) -> refresh());
+    model.shownProperty().addListener((o, was, is) -> refresh());
+    shell.themeProperty().addListener((o, was, is) -> refresh());
+    shell.jobProperty().addListener((o, was, is) -> words());
+    words();
     refresh();
+  }
+
+  private static void size(PictureView picture, String id, double height) {
+    picture.setId(id);
+    picture.setMinHeight(height);
+    picture.setPrefHeight(height);
+    picture.setPrefWidth(300);
   }
 
   private static VBox panel(Node... children) {
     VBox box = new VBox(children);
     box.getStyleClass().add("panel");
-    VBox.setVgrow(box, Priority.SOMETIMES);
     return box;
   }
 
-  private VBox words() {
-    notes.setPromptText("Notes on this job");
-    notes.setPrefRowCount(2);
-    notes.setWrapText(true);
-    text(title, "title", "title", "job title", Job::title);
-    text(chip, "chip-name", "chip.name", "chip name", j -> j.chip().name());
-    text(cooler, "cooler-name", "cooler.name", "cooler name", j -> j.cooler().name());
-    notes.setId("notes");
-    notes
-        .focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (was) {
-                model.edit("notes", j -> JobFields.withWords(j, "notes", notes.getText()));
-              }
-            });
-    HBox row =
-        new HBox(
-            8, Labels.line("Job"), title, Labels.line("Chip"), chip, Labels.line("Cooler"), cooler);
-    row.getStyleClass().add("field-row");
-    for (TextField field : List.of(title, chip, cooler)) {
-      field.setStyle("-fx-alignment: center-left;");
-      HBox.setHgrow(field, Priority.ALWAYS);
+  private void words() {
+    if (shell.jobProperty().get() != null) {
+      words.show(shell.jobProperty().get());
     }
-    return panel(builds, row, notes);
-  }
-
-  private void text(
-      TextField field, String id, String path, String what, Function<Job, String> read) {
-    field.setId(id);
-    field.disableProperty().bind(model.readOnlyProperty());
-    Runnable keep =
-        () -> {
-          if (!field.getText().equals(read.apply(model.jobProperty().get()))) {
-            model.edit(what, j -> JobFields.withWords(j, path, field.getText().strip()));
-          }
-        };
-    field.setOnAction(e -> keep.run());
-    field
-        .focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (was) {
-                keep.run();
-              }
-            });
   }
 
   private void refresh() {
-    Assessment now = model.assessmentProperty().get();
+    Shown now = model.shownProperty().get();
     if (now == null) {
+      advice.show("Weighing every option on this chip…");
       return;
     }
-    Notation notation = model.notationProperty().get();
-    Job job = now.job();
-    answer.show(
-        now.expectation(),
-        List.of(
-            "By series resistances with closed-form spreading; in about nine cases of ten it lies in"
-                + " this range."),
-        notation);
-    ladder.show(
-        (w, h) ->
-            LadderPicture.of(
-                now.ladderBefore(), now.ladderAfter(), now.heatWatts(), notation, w, h),
-        model.themeProperty().get().dark());
-    builds.setText(
-        "Before: "
-            + words(job.before(), notation)
-            + ".  After: "
-            + words(job.after(), notation)
+    Notation notation = shell.notationProperty().get();
+    boolean dark = shell.themeProperty().get().dark();
+    advice.show(now.weighing().advice().sentence(), now.weighing().reasons());
+    options.show((w, h) -> OptionsPicture.of(now.weighing(), notation, w, h), dark);
+    options.pick(now.picked().option().kind().name());
+    picked.show(now.picked().finding(), reasons(now, notation), notation);
+    plan.setDisable(!now.picked().option().possible() || shell.readOnly());
+    String name = now.picked().option().kind().words();
+    now.then()
+        .ifPresent(
+            then -> {
+              ladder.show(
+                  (w, h) ->
+                      LadderPicture.of(
+                          new LadderPicture.Column(now.now().ladder(), now.now().watts(), "now"),
+                          new LadderPicture.Column(then.ladder(), then.watts(), "picked"),
+                          notation,
+                          w,
+                          h),
+                  dark);
+              heat.show((w, h) -> HeatPicture.of(now.now(), then, "picked", notation, w, h), dark);
+              heat.setAccessibleHelp(name);
+            });
+    readings.show(now.weighing().question().readings());
+  }
+
+  private static List<String> reasons(Shown now, Notation notation) {
+    OptionForecast f = now.picked();
+    List<String> all = new ArrayList<>();
+    if (!f.option().possible()) {
+      return all;
+    }
+    all.add(
+        "Costs "
+            + notation.text(f.costCoins(), Unit.COIN)
+            + " in all: "
+            + notation.text(f.coins(), Unit.COIN)
+            + " to buy, "
+            + notation.text(f.option().handsHours(), Unit.HOUR)
+            + " at the bench, and the odds of losing the chip ("
+            + notation.fixed(100 * f.ruin(), 1)
+            + " of 100). Waiting: "
+            + notation.text(f.option().waitHours(), Unit.HOUR)
             + ".");
-    fill(title, job.title());
-    fill(chip, job.chip().name());
-    fill(cooler, job.cooler().name());
-    if (!notes.isFocused()) {
-      notes.setText(job.notes());
+    all.add(
+        "Spread between cores "
+            + notation.text(now.weighing().spreadNowKelvin(), Unit.KELVIN)
+            + " now, "
+            + notation.text(f.spreadKelvin(), Unit.KELVIN)
+            + " afterwards ("
+            + notation.range(f.spread(), Unit.KELVIN)
+            + ").");
+    if (f.option().kind().opens()) {
+      all.add(
+          "Opening voids the warranty. Liquid metal conducts and eats aluminium: gloves and eye"
+              + " protection, and follow its label.");
     }
-  }
-
-  private static void fill(TextField field, String text) {
-    if (!field.isFocused()) {
-      field.setText(text);
-    }
-  }
-
-  private static String words(Build build, Notation notation) {
-    String outer =
-        build.outer().filling().words()
-            + " of "
-            + notation.text(build.outer().bondLineMicrometres(), Unit.MICROMETRE);
-    return build.lidOn()
-        ? build.inner().filling().words()
-            + " of "
-            + notation.text(build.inner().bondLineMicrometres(), Unit.MICROMETRE)
-            + " under the lid, "
-            + outer
-            + " on it"
-        : "bare die with " + outer;
+    return all;
   }
 
   @Override
@@ -172,6 +169,16 @@ public final class WeighView implements StageView {
 
   @Override
   public void toggleWorking() {
-    answer.toggleWorking();
+    picked.toggleWorking();
+  }
+
+  @Override
+  public void nudge(int by) {
+    model.nudge(by);
+  }
+
+  @Override
+  public void accept() {
+    model.plan();
   }
 }

@@ -36,6 +36,8 @@ final class PdfPainter {
             (float) b.width() * scale,
             (float) b.height() * scale);
         page.fill();
+      } else if (mark instanceof Mark.Raster r) {
+        raster(page, r, x, top, scale);
       } else if (mark instanceof Mark.Line l) {
         page.setStrokingColor(colour(l.tone()));
         page.setLineWidth((float) l.width() * scale);
@@ -54,6 +56,24 @@ final class PdfPainter {
         page.stroke();
       } else if (mark instanceof Mark.Words w) {
         words(page, w, x, top, scale, w.strong() ? bold : regular);
+      }
+    }
+  }
+
+  private static void raster(
+      PDPageContentStream page, Mark.Raster r, float x, float top, float scale) throws IOException {
+    float w = (float) r.width() / r.columns() * scale;
+    float h = (float) r.height() / r.rows() * scale;
+    for (int c = 0; c < r.colours().length; c++) {
+      if (r.colours()[c] >= 0) {
+        int row = c / r.columns();
+        page.setNonStrokingColor(new Color(r.colours()[c]));
+        page.addRect(
+            x + (float) r.x() * scale + c % r.columns() * w,
+            top - (float) r.y() * scale - (row + 1) * h,
+            w,
+            h);
+        page.fill();
       }
     }
   }

@@ -89,9 +89,9 @@ public record Report(String title, List<Block> blocks) {
     blocks.add(
         new Block.Figure(
             LadderPicture.of(
-                assessment.ladderBefore(),
-                assessment.ladderAfter(),
-                assessment.heatWatts(),
+                new LadderPicture.Column(
+                    assessment.ladderBefore(), assessment.heatWatts(), "before"),
+                new LadderPicture.Column(assessment.ladderAfter(), assessment.heatWatts(), "after"),
                 notation,
                 WIDTH,
                 230),

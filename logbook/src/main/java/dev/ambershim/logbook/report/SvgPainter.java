@@ -32,6 +32,8 @@ public final class SvgPainter {
                 b.width(),
                 b.height(),
                 b.fill().hex(false)));
+      } else if (mark instanceof Mark.Raster r) {
+        raster(out, r);
       } else if (mark instanceof Mark.Line l) {
         out.append(
             String.format(
@@ -52,6 +54,25 @@ public final class SvgPainter {
       }
     }
     return out.append("</svg>").toString();
+  }
+
+  private static void raster(StringBuilder out, Mark.Raster r) {
+    double w = r.width() / r.columns();
+    double h = r.height() / r.rows();
+    for (int c = 0; c < r.colours().length; c++) {
+      if (r.colours()[c] >= 0) {
+        int row = c / r.columns();
+        out.append(
+            String.format(
+                Locale.ROOT,
+                "<rect x=\"%.2f\" y=\"%.2f\" width=\"%.2f\" height=\"%.2f\" fill=\"#%06x\"/>",
+                r.x() + c % r.columns() * w,
+                r.y() + row * h,
+                w,
+                h,
+                r.colours()[c]));
+      }
+    }
   }
 
   private static void trace(StringBuilder out, Mark.Trace t) {

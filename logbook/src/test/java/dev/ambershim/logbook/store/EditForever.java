@@ -20,16 +20,12 @@ final class EditForever {
       n++;
       Job job = logbook.load(id).job();
       Job next =
-          new Job(
+          job.with(
               Integer.toString(n),
               "x".repeat(n % 7 * 1000),
-              job.chip(),
               job.cooler(),
               job.before(),
-              job.after(),
-              job.heatWatts(),
-              job.careKelvin(),
-              job.runs());
+              job.after());
       logbook.edit(id, "edit " + n, next);
       System.out.println(n);
       if (n % 5 == 0) {

@@ -1,0 +1,209 @@
+package dev.ambershim.cli;
+
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.forecast.OptionForecast;
+import dev.ambershim.core.forecast.OwnRecord;
+import dev.ambershim.core.forecast.Question;
+import dev.ambershim.core.forecast.Responses;
+import dev.ambershim.core.forecast.Weighing;
+import dev.ambershim.core.forecast.WhatIf;
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.job.Tries;
+import dev.ambershim.core.job.WeighQuestion;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.logbook.results.WeighJson;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Json;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.Readings;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code weigh}: what each option would gain on this chip, and what it takes. */
+@Command(
+    name = "weigh",
+    mixinStandardHelpOptions = true,
+    description = "Weigh what could be done to a job's chip.")
+final class WeighCommand implements Callable<Integer> {
+  @Spec CommandSpec spec;
+
+  @Parameters(
+      paramLabel = "JOB.json",
+      description = "The job; its logs are looked for beside it, or in logs/ as in a bundle.")
+  Path file;
+
+  @Option(names = "--heat", paramLabel = "W", description = "Weigh for this heat.")
+  Double heat;
+
+  @Option(
+      names = "--clock",
+      paramLabel = "PERCENT",
+      description = "Weigh for this clock, as percent of what was read.")
+  double clock = 100;
+
+  @Option(names = "--room", paramLabel = "C", description = "Weigh for this room, °C.")
+  Double room;
+
+  @Option(
+      names = "--fan",
+      paramLabel = "PERCENT",
+      description = "Weigh for this fan speed, as percent of what was read.")
+  double fan = 100;
+
+  @Option(
+      names = "--logbook",
+      paramLabel = "DIR",
+      description = "Count your own tries from this logbook.")
+  Path logbook;
+
+  @Option(names = "--json", description = "Print JSON.")
+  boolean json;
+
+  @Override
+  public Integer call() {
+    within("--clock", clock, 20, 200);
+    within("--fan", fan, 10, 400);
+    if (heat != null) {
+      within("--heat", heat, 1, 2000);
+    }
+    if (room != null) {
+      within("--room", room, -40, 60);
+    }
+    Job job = Json.read(file.toString(), new String(LogFiles.read(file), StandardCharsets.UTF_8));
+    PrintWriter out = spec.commandLine().getOut();
+    List<String> missing = new ArrayList<>();
+    Question question =
+        WeighQuestion.of(Assessment.of(job, logs(job, missing), Notation.METRIC), record());
+    WhatIf load =
+        new WhatIf(
+            heat == null ? 1 : heat / question.heatWatts(),
+            clock / 100,
+            room == null ? 0 : room - question.roomCelsius(),
+            fan / 100);
+    ExecutorService lanes =
+        Executors.newFixedThreadPool(
+            Runtime.getRuntime().availableProcessors(),
+            r -> {
+              Thread thread = new Thread(r, "weigh");
+              thread.setDaemon(true);
+              return thread;
+            });
+    try {
+      Weighing weighing =
+          Weighing.of(
+              question,
+              load,
+              new Responses()
+                  .of(Weighing.situations(question, Notation.METRIC), lanes, SolveWatch.NONE),
+              Notation.METRIC);
+      if (json) {
+        var node = WeighJson.of(weighing);
+        var gone = node.putArray("logsNotFound");
+        missing.forEach(gone::add);
+        out.println(Json.pretty(node));
+      } else {
+        print(out, weighing);
+        missing.forEach(m -> out.println("The log " + m + " was not found; it is not counted."));
+      }
+    } finally {
+      lanes.shutdown();
+    }
+    out.flush();
+    return 0;
+  }
+
+  private static void within(String name, double value, double low, double high) {
+    if (!(value >= low && value <= high)) {
+      throw new Problem(
+          "weigh.range",
+          Place.field(name),
+          value + " cannot be.",
+          "Give a figure from " + low + " to " + high + ".");
+    }
+  }
+
+  private OwnRecord record() {
+    if (logbook == null) {
+      return OwnRecord.NONE;
+    }
+    try (Logbook book =
+        Logbook.open(logbook.toAbsolutePath(), Access.READ_ONLY, Clock.systemUTC())) {
+      return Tries.of(book.list().stream().map(head -> book.load(head.id()).job()).toList());
+    }
+  }
+
+  private Map<String, RunLog> logs(Job job, List<String> missing) {
+    Path folder = file.toAbsolutePath().getParent();
+    Map<String, RunLog> found = new HashMap<>();
+    for (RunEntry run : job.runs()) {
+      for (Path at :
+          List.of(
+              folder.resolve(Path.of(run.fileName()).getFileName()),
+              folder.resolve("logs").resolve(run.sha256() + ".log"))) {
+        if (!found.containsKey(run.sha256()) && Files.isRegularFile(at)) {
+          byte[] bytes = LogFiles.read(at);
+          if (Readings.sha256(bytes).equals(run.sha256())) {
+            found.put(run.sha256(), LogReader.read(run.fileName(), bytes));
+          }
+        }
+      }
+      if (!found.containsKey(run.sha256())) {
+        missing.add(run.fileName());
+      }
+    }
+    return found;
+  }
+
+  private static void print(PrintWriter out, Weighing weighing) {
+    out.println(weighing.advice().sentence());
+    weighing.reasons().forEach(r -> out.println("  " + r));
+    out.println();
+    for (OptionForecast f : weighing.ranked()) {
+      if (!f.option().possible()) {
+        out.printf(
+            Locale.ROOT,
+            "%-33s not possible: %s%n",
+            f.option().kind().words(),
+            f.option().impossible().orElseThrow());
+        continue;
+      }
+      out.printf(
+          Locale.ROOT,
+          "%-33s %5.1f K (%5.1f to %5.1f)  spread %4.1f K  %4.0f coins  %3.1f h + %2.0f h  lost"
+              + " %4.1f of 100  %5.2f K a coin%n",
+          f.option().kind().words(),
+          f.gainKelvin(),
+          f.gain().low(),
+          f.gain().high(),
+          f.spreadKelvin(),
+          f.coins(),
+          f.option().handsHours(),
+          f.option().waitHours(),
+          100 * f.ruin(),
+          f.kelvinPerCoin());
+    }
+  }
+}

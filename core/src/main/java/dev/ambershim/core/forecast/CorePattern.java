@@ -1,0 +1,179 @@
+package dev.ambershim.core.forecast;
+
+import dev.ambershim.core.assembly.Build;
+import dev.ambershim.core.material.Filling;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.RealMatrix;
+
+/**
+ * Why cores differ beyond what geometry explains. Three things add up for each core: its sensor
+ * (kelvin that stay whatever is done), its share of the heat, and how thick the inner joint is over
+ * it (both grow with the heat, and change with the build). Given readings they are split by their
+ * prior variances (normal prior, normal errors: Gelman et al., <i>Bayesian Data Analysis</i>, 3.5);
+ * readings at several loads tell the sensor from the other two.
+ */
+final class CorePattern {
+  /** Heat spreads sideways on its way, so that a thin spot counts less than fully. */
+  private static final double FELT = 0.7;
+
+  /** Share of the chip's heat that enters in cores, as the layout has it. */
+  private static final double IN_CORES = 0.75;
+
+  private static final int KINDS = 3;
+
+  private final Response now;
+  private final double[][] mean;
+  private final RealMatrix root;
+
+  private CorePattern(Response now, double[][] mean, RealMatrix covariance) {
+    this.now = now;
+    this.mean = mean;
+    this.root = new CholeskyDecomposition(covariance, 1e-10, 1e-14).getL();
+  }
+
+  /**
+   * Splits what patterns show.
+   *
+   * @param patterns those with another count of cores are left aside
+   * @param logs the calibrated figures of the chip as it is
+   * @param heat heat through the joints by the power reading
+   */
+  static CorePattern of(Response now, List<Question.Pattern> patterns, double[] logs, double heat) {
+    int cores = now.cores();
+    double noise = PriorTable.PLATEAU.sigma() / 2;
+    RealMatrix normal = new Array2DRowRealMatrix(KINDS, KINDS);
+    double[] prior = {
+      PriorTable.CORE_SENSOR.sigma(),
+      PriorTable.CORE_SHARE.sigma(),
+      PriorTable.uneven(onDies(now)).sigma()
+    };
+    for (int k = 0; k < KINDS; k++) {
+      normal.setEntry(k, k, 1 / (prior[k] * prior[k]));
+    }
+    double[] geometry = apart(now.coresKelvinPerWatt(logs));
+    double[][] right = new double[cores][KINDS];
+    for (Question.Pattern p : patterns) {
+      if (p.celsius().size() != cores) {
+        continue;
+      }
+      double watts = p.watts() * heat;
+      double[] effect = effects(now, Optional.empty(), watts);
+      double[] seen = apart(p.celsius().stream().mapToDouble(Double::doubleValue).toArray());
+      for (int i = 0; i < KINDS; i++) {
+        for (int j = 0; j < KINDS; j++) {
+          normal.addToEntry(i, j, effect[i] * effect[j] / (noise * noise));
+        }
+        for (int c = 0; c < cores; c++) {
+          right[c][i] += effect[i] * (seen[c] - geometry[c] * watts) / (noise * noise);
+        }
+      }
+    }
+    CholeskyDecomposition solved = new CholeskyDecomposition(normal);
+    double[][] mean = new double[cores][];
+    for (int c = 0; c < cores; c++) {
+      mean[c] = solved.getSolver().solve(new ArrayRealVector(right[c], false)).toArray();
+    }
+    return new CorePattern(now, mean, solved.getSolver().getInverse());
+  }
+
+  private static Filling onDies(Response at) {
+    Build build = at.situation().build();
+    return build.lidOn() ? build.inner().filling() : build.outer().filling();
+  }
+
+  private static double[] apart(double[] values) {
+    double mean = 0;
+    for (double v : values) {
+      mean += v / values.length;
+    }
+    double[] all = values.clone();
+    for (int c = 0; c < all.length; c++) {
+      all[c] -= mean;
+    }
+    return all;
+  }
+
+  /** Kelvin for each unit of sensor, share and unevenness. */
+  private static double[] effects(Response at, Optional<Double> jointLog, double watts) {
+    return new double[] {
+      1,
+      watts * IN_CORES / at.cores() * at.localKelvinPerWatt(),
+      watts * at.dieJointKelvinPerWatt() * Math.exp(jointLog.orElse(0.0)) * FELT
+    };
+  }
+
+  /** One way in which the cores may differ. */
+  double[][] draw(SplittableRandom random) {
+    double[][] all = new double[mean.length][];
+    for (int c = 0; c < all.length; c++) {
+      double[] n = {random.nextGaussian(), random.nextGaussian(), random.nextGaussian()};
+      all[c] = root.operate(n);
+      for (int k = 0; k < KINDS; k++) {
+        all[c][k] += mean[c][k];
+      }
+    }
+    return all;
+  }
+
+  /**
+   * Core temperatures less their mean, for one draw; a joint made anew over the dies brings its own
+   * unevenness.
+   *
+   * @param at the response of the situation, as it is now or after an option
+   * @param cores its cores and their mean, K/W, for the draw's figures
+   * @param logs those figures
+   * @param evenness how uneven a new joint is over each core, standard normal; empty if it stays
+   */
+  static double[] pattern(
+      Response at,
+      double[] cores,
+      double[][] draw,
+      double[] logs,
+      double watts,
+      Optional<double[]> evenness) {
+    boolean lid = at.situation().build().lidOn();
+    double[] effect = effects(at, Optional.of(lid ? logs[0] : logs[1]), watts);
+    double mean = cores[cores.length - 1];
+    double[] all = new double[cores.length - 1];
+    for (int c = 0; c < all.length; c++) {
+      double uneven =
+          evenness.isPresent()
+              ? evenness.get()[c] * PriorTable.uneven(onDies(at)).sigma()
+              : draw[c][2];
+      all[c] =
+          (cores[c] - mean) * watts
+              + draw[c][0] * effect[0]
+              + draw[c][1] * effect[1]
+              + uneven * effect[2];
+    }
+    return all;
+  }
+
+  /** Hottest less coolest. */
+  static double spread(double[] cores) {
+    double high = Double.NEGATIVE_INFINITY;
+    double low = Double.POSITIVE_INFINITY;
+    for (double c : cores) {
+      high = Math.max(high, c);
+      low = Math.min(low, c);
+    }
+    return high - low;
+  }
+
+  /** Likely remainder of each core at a heat, K: what geometry does not explain. */
+  double[] remainderKelvin(double watts) {
+    double[] effect = effects(now, Optional.empty(), watts);
+    double[] all = new double[mean.length];
+    for (int c = 0; c < all.length; c++) {
+      for (int k = 0; k < KINDS; k++) {
+        all[c] += mean[c][k] * effect[k];
+      }
+    }
+    return all;
+  }
+}

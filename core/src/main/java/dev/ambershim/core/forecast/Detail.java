@@ -1,0 +1,47 @@
+package dev.ambershim.core.forecast;
+
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.conduction.StackSolution.HeatMap;
+import dev.ambershim.core.conduction.Team;
+
+/**
+ * A situation at its most likely figures after the readings: temperatures over the dies and the
+ * resistances from the cores to the room.
+ *
+ * @param map the underside of the dies
+ * @param ladder in the shadow of the dies
+ * @param watts the heat that both are for
+ * @param peakCelsius the hottest place
+ */
+public record Detail(HeatMap map, Ladder ladder, double watts, double peakCelsius) {
+  /** The chip as it is now, at the asked load. */
+  public static Detail now(Weighing weighing, Team team, SolveWatch watch) {
+    Unknowns unknowns = new Unknowns(weighing.question().now());
+    double[] z = weighing.calibration().likely();
+    return of(weighing, weighing.question().now(), unknowns.now(z), 1, team, watch);
+  }
+
+  /** The chip after an option, at the asked load. */
+  public static Detail then(Weighing weighing, Option option, Team team, SolveWatch watch) {
+    Unknowns unknowns = new Unknowns(weighing.question().now());
+    double[] z = weighing.calibration().likely();
+    return of(
+        weighing, option.situation(), unknowns.then(z, option), option.powerFactor(), team, watch);
+  }
+
+  private static Detail of(
+      Weighing weighing,
+      Situation at,
+      double[] logs,
+      double powerFactor,
+      Team team,
+      SolveWatch watch) {
+    Question question = weighing.question();
+    Unknowns unknowns = new Unknowns(question.now());
+    logs[3] += weighing.whatIf().coolerLogarithm();
+    double watts = question.heatWatts() * weighing.whatIf().heat() * powerFactor;
+    double felt = watts * unknowns.heat(weighing.calibration().likely());
+    return Response.detail(
+        at, logs, felt, question.roomCelsius() + weighing.whatIf().roomKelvin(), team, watch);
+  }
+}

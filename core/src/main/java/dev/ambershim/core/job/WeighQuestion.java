@@ -1,0 +1,83 @@
+package dev.ambershim.core.job;
+
+import dev.ambershim.core.forecast.OwnRecord;
+import dev.ambershim.core.forecast.Question;
+import dev.ambershim.core.forecast.Reading;
+import dev.ambershim.core.forecast.Situation;
+import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runlog.RunAnalysis;
+import dev.ambershim.core.runlog.RunLog;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A job's state before the work as a question to weigh: readings from the runs before the work that
+ * can be judged and know room and power, then those by hand.
+ */
+public final class WeighQuestion {
+  /** A usual room, where no reading tells of one. */
+  private static final double USUAL_ROOM = 22;
+
+  private WeighQuestion() {}
+
+  /** The question of an assessed job. */
+  public static Question of(Assessment assessment, OwnRecord record) {
+    Job job = assessment.job();
+    List<Reading> readings = new ArrayList<>();
+    List<Question.Pattern> patterns = new ArrayList<>();
+    for (RunResult run : assessment.runs(Side.BEFORE)) {
+      if (run.analysis().isEmpty()) {
+        continue;
+      }
+      RunAnalysis a = run.analysis().get();
+      if (a.unfit().isPresent() || !a.hasRoom() || !(a.powerWatts() > 0)) {
+        continue;
+      }
+      readings.add(
+          new Reading(
+              run.entry().fileName(),
+              a.powerWatts(),
+              a.meanCoreCelsius(),
+              a.roomCelsius(),
+              settled(run.log(), Role.COOLANT, a),
+              null));
+      if (a.coreCelsius().size() > 1) {
+        patterns.add(new Question.Pattern(a.powerWatts(), a.coreCelsius()));
+      }
+    }
+    readings.addAll(job.readings());
+    double room = readings.stream().mapToDouble(Reading::roomCelsius).average().orElse(USUAL_ROOM);
+    double heat = readings.stream().mapToDouble(Reading::watts).max().orElse(job.heatWatts());
+    return new Question(
+        new Situation(job.chip(), job.cooler(), job.before()),
+        heat,
+        room,
+        job.careKelvin(),
+        readings,
+        patterns,
+        job.terms(),
+        record);
+  }
+
+  /** Mean of a channel over the settled part, or null. */
+  private static Double settled(RunLog log, Role role, RunAnalysis a) {
+    return log.channels().stream()
+        .filter(c -> c.role() == role)
+        .findFirst()
+        .map(c -> mean(log, c.values(), a))
+        .orElse(null);
+  }
+
+  private static Double mean(RunLog log, double[] values, RunAnalysis a) {
+    double sum = 0;
+    int count = 0;
+    for (int i = 0; i < values.length; i++) {
+      double t = log.seconds()[i];
+      if (t >= a.settledFromSeconds() && t <= a.settledToSeconds() && !Double.isNaN(values[i])) {
+        sum += values[i];
+        count++;
+      }
+    }
+    return count == 0 ? null : sum / count;
+  }
+}

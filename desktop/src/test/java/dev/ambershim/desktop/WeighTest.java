@@ -1,0 +1,178 @@
+package dev.ambershim.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.forecast.OptionKind;
+import dev.ambershim.core.forecast.Reading;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.material.Filling;
+import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.desktop.shell.Preview;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Logbook;
+import java.time.Clock;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.Slider;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Weigh at the real window: read the advice, go through the options, plan one, change the load. */
+class WeighTest extends DesktopTest {
+  @BeforeEach
+  void aJobWithAReading() {
+    try (Logbook logbook =
+        Logbook.open(folder.resolve("logbook"), Access.WRITE, Clock.systemUTC())) {
+      Job job =
+          Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4")
+              .withReadings(List.of(Reading.plain("first look", 160, 80, 22)));
+      logbook.create(job);
+    }
+    open();
+    weighed();
+  }
+
+  private String drawn(String id) {
+    return ((PictureView) node(id)).picture().description();
+  }
+
+  private String sectionWords() {
+    return drawn("section");
+  }
+
+  @Test
+  void theAdviceStandsFirstAndEveryOptionIsDrawn() {
+    assertThat(text("weigh-answer"))
+        .startsWith("Go: liquid metal inside")
+        .contains("in eight cases of ten) at 160 W");
+    String options = drawn("options");
+    for (OptionKind kind : OptionKind.values()) {
+      assertThat(options).contains(kind.words());
+    }
+    assertThat(drawn("ladder")).contains("now").contains("picked");
+    assertThat(drawn("heat")).contains("hottest place").contains("now");
+    assertThat(sectionWords()).contains("liquid metal");
+  }
+
+  @Test
+  void theSectionFollowsThePickByKeyboardAndMouse() {
+    String first = text("weigh-picked");
+    press(KeyCode.ALT, KeyCode.DOWN);
+    weighed();
+    assertThat(text("weigh-picked")).isNotEqualTo(first);
+    press(KeyCode.ALT, KeyCode.UP);
+    weighed();
+    assertThat(text("weigh-picked")).isEqualTo(first);
+    // By mouse: the row of the bare die.
+    pickRow(OptionKind.BARE);
+    assertThat(text("weigh-picked")).startsWith("Open it, clean it, and set the cold plate");
+    assertThat(sectionWords()).contains("no lid");
+    Preview preview = model.previewProperty().get();
+    assertThat(preview.words()).isEqualTo("bare die");
+    // Back to the build as it is by the section's own button.
+    click("section-before");
+    assertThat(sectionWords()).contains("factory paste");
+  }
+
+  private void pickRow(OptionKind kind) {
+    PictureView options = (PictureView) node("options");
+    var box =
+        options.picture().marks().stream()
+            .filter(
+                m ->
+                    m instanceof dev.ambershim.core.picture.Mark.Box b
+                        && b.part().equals(kind.name()))
+            .map(m -> (dev.ambershim.core.picture.Mark.Box) m)
+            .findFirst()
+            .orElseThrow();
+    var at = options.localToScreen(box.x() + 60, box.y() + box.height() / 2);
+    robot.clickOn(at);
+    settle();
+    weighed();
+  }
+
+  @Test
+  void thePickedOptionBecomesThePlanAndCanBeUndone() {
+    pickRow(OptionKind.BARE);
+    press(KeyCode.ALT, KeyCode.ENTER);
+    assertThat(model.jobProperty().get().after().lidOn()).isFalse();
+    assertThat(model.jobProperty().get().after().outer().filling()).isEqualTo(Filling.LIQUID_METAL);
+    assertThat(text("saved")).isEqualTo("All changes saved");
+    press(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(model.jobProperty().get().after().lidOn()).isTrue();
+  }
+
+  @Test
+  void slidersWeighForAnotherLoadByKeyboard() {
+    onFx(() -> ((Slider) node("slider-power")).requestFocus());
+    for (int i = 0; i < 5; i++) {
+      robot.push(KeyCode.LEFT);
+    }
+    weighed();
+    double percent = ((Slider) node("slider-power")).getValue();
+    assertThat(percent).isLessThan(100);
+    assertThat(text("weigh-answer")).contains("at " + Math.round(160 * percent / 100) + " W");
+    click("as-read");
+    weighed();
+    assertThat(text("weigh-answer")).contains("at 160 W");
+  }
+
+  @Test
+  void aReadingByHandIsAddedCheckedAndTakenOut() {
+    fillOnly("reading-watts", "60");
+    fillOnly("reading-core", "12");
+    fillOnly("reading-room", "22");
+    click("add-reading");
+    assertThat(labels(".wrong")).anyMatch(t -> t.contains("does not fit a room"));
+    fillOnly("reading-core", "44.5");
+    click("add-reading");
+    weighed();
+    assertThat(model.jobProperty().get().readings()).hasSize(2);
+    assertThat(labels(".run-row .label")).anyMatch(t -> t.contains("60 W, cores 44.5 °C"));
+    click("remove-reading-1");
+    weighed();
+    assertThat(model.jobProperty().get().readings()).hasSize(1);
+  }
+
+  private void fillOnly(String id, String text) {
+    click(id);
+    robot.push(KeyCode.CONTROL, KeyCode.A);
+    robot.write(text, 0);
+  }
+
+  private List<String> labels(String selector) {
+    return stage.getScene().getRoot().lookupAll(selector).stream()
+        .filter(n -> n instanceof Labeled)
+        .map(n -> ((Labeled) n).getText())
+        .toList();
+  }
+
+  @Test
+  void pricesOddsAndTheOwnRecordCount() {
+    pickRow(OptionKind.METAL_GLUED);
+    assertThat(labels(".reason")).anyMatch(t -> t.contains("Costs"));
+    click("part-odds");
+    fill("field-terms-odds-openTool", "20");
+    weighed();
+    assertThat(labels(".reason")).anyMatch(t -> t.contains("(20.2 of 100)"));
+    click("part-worth");
+    fill("field-terms-coinsPerKelvin", "0.5");
+    weighed();
+    assertThat(text("weigh-answer")).startsWith("Leave");
+  }
+
+  @Test
+  void whatCannotBeSaysWhy() {
+    click("part-cold-plate");
+    fill("field-cooler-reachMillimetres", "0.5");
+    weighed();
+    pickRow(OptionKind.BARE);
+    assertThat(text("weigh-picked")).contains("its mount allows 0.5 mm");
+    assertThat(((Button) node("plan")).isDisabled()).isTrue();
+    press(KeyCode.ALT, KeyCode.ENTER);
+    assertThat(model.jobProperty().get().after().lidOn()).isTrue();
+  }
+}
