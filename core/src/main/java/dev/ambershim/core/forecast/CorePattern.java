@@ -27,11 +27,16 @@ final class CorePattern {
   private static final int KINDS = 3;
 
   private final Response now;
+  private final double joint;
+  private final double heat;
   private final double[][] mean;
   private final RealMatrix root;
 
-  private CorePattern(Response now, double[][] mean, RealMatrix covariance) {
+  private CorePattern(
+      Response now, double joint, double heat, double[][] mean, RealMatrix covariance) {
     this.now = now;
+    this.joint = joint;
+    this.heat = heat;
     this.mean = mean;
     this.root = new CholeskyDecomposition(covariance, 1e-10, 1e-14).getL();
   }
@@ -56,13 +61,14 @@ final class CorePattern {
       normal.setEntry(k, k, 1 / (prior[k] * prior[k]));
     }
     double[] geometry = apart(now.coresKelvinPerWatt(logs));
+    double joint = logs[now.situation().build().lidOn() ? 0 : 1];
     double[][] right = new double[cores][KINDS];
     for (Question.Pattern p : patterns) {
       if (p.celsius().size() != cores) {
         continue;
       }
       double watts = p.watts() * heat;
-      double[] effect = effects(now, Optional.empty(), watts);
+      double[] effect = effects(now, joint, watts);
       double[] seen = apart(p.celsius().stream().mapToDouble(Double::doubleValue).toArray());
       for (int i = 0; i < KINDS; i++) {
         for (int j = 0; j < KINDS; j++) {
@@ -78,7 +84,7 @@ final class CorePattern {
     for (int c = 0; c < cores; c++) {
       mean[c] = solved.getSolver().solve(new ArrayRealVector(right[c], false)).toArray();
     }
-    return new CorePattern(now, mean, solved.getSolver().getInverse());
+    return new CorePattern(now, joint, heat, mean, solved.getSolver().getInverse());
   }
 
   private static Filling onDies(Response at) {
@@ -99,11 +105,11 @@ final class CorePattern {
   }
 
   /** Kelvin for each unit of sensor, share and unevenness. */
-  private static double[] effects(Response at, Optional<Double> jointLog, double watts) {
+  private static double[] effects(Response at, double jointLog, double watts) {
     return new double[] {
       1,
       watts * IN_CORES / at.cores() * at.localKelvinPerWatt(),
-      watts * at.dieJointKelvinPerWatt() * Math.exp(jointLog.orElse(0.0)) * FELT
+      watts * at.dieJointKelvinPerWatt() * Math.exp(jointLog) * FELT
     };
   }
 
@@ -121,23 +127,28 @@ final class CorePattern {
   }
 
   /**
-   * Core temperatures less their mean, for one draw; a joint made anew over the dies brings its own
-   * unevenness.
+   * Core temperatures less their mean, for one draw. What the patterns have shown was read at the
+   * calibrated figures, so it is taken with those; a joint made anew over the dies brings its own
+   * size and unevenness.
    *
    * @param at the response of the situation, as it is now or after an option
    * @param cores its cores and their mean, K/W, for the draw's figures
    * @param logs those figures
+   * @param watts heat by the power reading
+   * @param drawn heat through the joints by the power reading, in this draw
    * @param evenness how uneven a new joint is over each core, standard normal; empty if it stays
    */
-  static double[] pattern(
+  double[] pattern(
       Response at,
       double[] cores,
       double[][] draw,
       double[] logs,
       double watts,
+      double drawn,
       Optional<double[]> evenness) {
     boolean lid = at.situation().build().lidOn();
-    double[] effect = effects(at, Optional.of(lid ? logs[0] : logs[1]), watts);
+    double size = evenness.isPresent() ? logs[lid ? 0 : 1] : joint;
+    double[] effect = effects(at, size, watts * heat);
     double mean = cores[cores.length - 1];
     double[] all = new double[cores.length - 1];
     for (int c = 0; c < all.length; c++) {
@@ -146,7 +157,7 @@ final class CorePattern {
               ? evenness.get()[c] * PriorTable.uneven(onDies(at)).sigma()
               : draw[c][2];
       all[c] =
-          (cores[c] - mean) * watts
+          (cores[c] - mean) * watts * drawn
               + draw[c][0] * effect[0]
               + draw[c][1] * effect[1]
               + uneven * effect[2];
@@ -165,9 +176,9 @@ final class CorePattern {
     return high - low;
   }
 
-  /** Likely remainder of each core at a heat, K: what geometry does not explain. */
+  /** Likely remainder of each core, K: what geometry does not explain; heat by the reading, W. */
   double[] remainderKelvin(double watts) {
-    double[] effect = effects(now, Optional.empty(), watts);
+    double[] effect = effects(now, joint, watts * heat);
     double[] all = new double[mean.length];
     for (int c = 0; c < all.length; c++) {
       for (int k = 0; k < KINDS; k++) {

@@ -10,7 +10,7 @@ import dev.ambershim.core.conduction.Team;
  *
  * @param map the underside of the dies
  * @param ladder in the shadow of the dies
- * @param watts the heat that both are for
+ * @param watts the heat that both are for, by the power reading
  * @param peakCelsius the hottest place
  */
 public record Detail(HeatMap map, Ladder ladder, double watts, double peakCelsius) {
@@ -40,8 +40,21 @@ public record Detail(HeatMap map, Ladder ladder, double watts, double peakCelsiu
     Unknowns unknowns = new Unknowns(question.now());
     logs[3] += weighing.whatIf().coolerLogarithm();
     double watts = question.heatWatts() * weighing.whatIf().heat() * powerFactor;
-    double felt = watts * unknowns.heat(weighing.calibration().likely());
-    return Response.detail(
-        at, logs, felt, question.roomCelsius() + weighing.whatIf().roomKelvin(), team, watch);
+    double heat = unknowns.heat(weighing.calibration().likely());
+    Detail felt =
+        Response.detail(
+            at,
+            logs,
+            watts * heat,
+            question.roomCelsius() + weighing.whatIf().roomKelvin(),
+            team,
+            watch);
+    // Figures go by the power reading, as the person knows it.
+    Ladder read =
+        new Ladder(
+            felt.ladder().steps().stream()
+                .map(s -> new Ladder.Step(s.name(), s.kelvinPerWatt() * heat))
+                .toList());
+    return new Detail(felt.map(), read, watts, felt.peakCelsius());
   }
 }

@@ -104,7 +104,7 @@ final class OptionWords {
         inputs,
         "conduction: finite volumes, checked in docs/sources.md; update: Bayes' rule by importance"
             + " resampling (Gelman et al., Bayesian Data Analysis); priors: the table in"
-            + " docs/weigh.md",
+            + " docs/handbook/weigh.md",
         List.of(
             "Cores are taken in the order of the log, row by row over the die; the chip's plan is"
                 + " not known.",

@@ -39,7 +39,7 @@ public final class Responses {
    * @throws CancellationException if the watch says so
    * @throws dev.ambershim.core.problem.Problem {@code stack.…} if a stack cannot be
    */
-  public Map<Situation, Response> of(
+  public synchronized Map<Situation, Response> of(
       Set<Situation> situations, ExecutorService executor, SolveWatch watch) {
     List<Situation> missing = situations.stream().filter(s -> !known.containsKey(s)).toList();
     AtomicInteger done = new AtomicInteger();

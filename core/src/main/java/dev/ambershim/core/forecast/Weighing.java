@@ -107,7 +107,7 @@ public record Weighing(
             || !question.now().build().lidOn();
     Advice advice =
         Advice.of(question, whatIf, options, toldApart, further, calibration, draws, notation);
-    double[] remainder = pattern.remainderKelvin(watts * unknowns.heat(likely));
+    double[] remainder = pattern.remainderKelvin(watts);
     List<Double> remainders = new ArrayList<>();
     for (double r : remainder) {
       remainders.add(r);
@@ -215,6 +215,7 @@ public record Weighing(
     private final Unknowns unknowns;
     private final double[][] z;
     private final double[][][] pattern;
+    private final CorePattern cores;
     private final double watts;
     private final double fan;
     final double[] riseNow;
@@ -230,6 +231,7 @@ public record Weighing(
       this.now = now;
       this.unknowns = unknowns;
       this.z = calibration.draws();
+      this.cores = cores;
       this.watts = watts;
       this.fan = whatIf.coolerLogarithm();
       pattern = new double[z.length][][];
@@ -244,7 +246,7 @@ public record Weighing(
         riseNow[i] = heat * there[now.cores()];
         spreadNow[i] =
             CorePattern.spread(
-                CorePattern.pattern(now, there, pattern[i], logs, heat, Optional.empty()));
+                cores.pattern(now, there, pattern[i], logs, watts, heat / watts, Optional.empty()));
       }
     }
 
@@ -292,8 +294,14 @@ public record Weighing(
         }
         spreads[i] =
             CorePattern.spread(
-                CorePattern.pattern(
-                    then, there, pattern[i], logs, heat * option.powerFactor(), even));
+                cores.pattern(
+                    then,
+                    there,
+                    pattern[i],
+                    logs,
+                    watts * option.powerFactor(),
+                    heat / watts,
+                    even));
       }
       double gain = median(gains);
       double ruin = question.record().chance(option.steps(), question.terms().odds());

@@ -49,11 +49,13 @@ public final class WeighModel {
   public record Shown(
       Weighing weighing, OptionForecast picked, Detail now, Optional<Detail> then) {}
 
+  /** Outlives a window: what was solved once need not be solved again. */
+  private static final Responses RESPONSES = new Responses();
+
   private final ShellModel shell;
   private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
   private final ObjectProperty<WhatIf> whatIf = new SimpleObjectProperty<>(WhatIf.AS_IT_IS);
   private final AtomicInteger newest = new AtomicInteger();
-  private final Responses responses = new Responses();
   private final ExecutorService lanes =
       Executors.newFixedThreadPool(
           Math.max(1, Runtime.getRuntime().availableProcessors()),
@@ -148,7 +150,7 @@ public final class WeighModel {
       SolveWatch watch) {
     Question question = WeighQuestion.of(assessment, shell.ownRecord());
     Map<Situation, Response> solved =
-        responses.of(Weighing.situations(question, notation), lanes, watch);
+        RESPONSES.of(Weighing.situations(question, notation), lanes, watch);
     Weighing weighing = Weighing.of(question, load, solved, notation);
     return detailed(weighing, picked(weighing, kind), watch);
   }

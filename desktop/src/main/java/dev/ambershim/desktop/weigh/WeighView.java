@@ -143,9 +143,10 @@ public final class WeighView implements StageView {
             + notation.text(f.option().handsHours(), Unit.HOUR)
             + " at the bench, and the odds of losing the chip ("
             + notation.fixed(100 * f.ruin(), 1)
-            + " of 100). Waiting: "
-            + notation.text(f.option().waitHours(), Unit.HOUR)
-            + ".");
+            + " of 100)."
+            + (f.option().waitHours() > 0
+                ? " Then " + notation.text(f.option().waitHours(), Unit.HOUR) + " of waiting."
+                : ""));
     all.add(
         "Spread between cores "
             + notation.text(now.weighing().spreadNowKelvin(), Unit.KELVIN)
