@@ -71,7 +71,7 @@ final class BenchCommand implements Callable<Integer> {
   private static String solver(ObjectNode node) {
     SolverBench.Result result = SolverBench.run();
     node.put("workUnits", result.workUnits());
-    node.put("workUnitsOneThread", result.workUnitsAlone());
+    node.put("workUnitsAllThreads", result.workUnitsAllThreads());
     node.put("threads", result.threads());
     node.put("iterations", result.iterations());
     node.put("growthExponent", result.growthExponent());
@@ -80,12 +80,12 @@ final class BenchCommand implements Callable<Integer> {
     node.put("warmUpdateCells", result.liveCells());
     return String.format(
         Locale.ROOT,
-        "One million cells to 1e-8: %.1f work units on %d threads, %.1f on one (%d iterations).%n"
+        "One million cells to 1e-8: %.1f work units on one thread, %.1f on %d (%d iterations).%n"
             + "Time grows with the %.3f power of the cells; %.0f bytes a cell.%n"
             + "A changed figure at %d cells: %.0f ms at the 95th percentile.",
         result.workUnits(),
+        result.workUnitsAllThreads(),
         result.threads(),
-        result.workUnitsAlone(),
         result.iterations(),
         result.growthExponent(),
         result.bytesPerCell(),

@@ -59,30 +59,29 @@ final class ConjugateGradients {
    */
   void solve(double[][] right, double[][] x, double tolerance, SolveWatch watch) {
     iterations = 0;
-    double target = tolerance * tolerance * each(row -> dot(right[row], right[row]));
+    double whole = each(row -> dot(right[row], right[row]));
+    double target = tolerance * tolerance * whole;
     double first = 0;
     double last = Double.POSITIVE_INFINITY;
-    double scale = 1;
-    while (true) {
+    // Of about the length one, so that single precision has room above and below.
+    double scale = Math.sqrt(whole);
+    while (whole > 0) {
       double rr = residual(right, x, 1 / scale);
-      if (rr > 0.25 * last && rr <= target * ROUNDING) {
-        return; // what is left is the rounding of double precision
+      if (rr <= target || (rr > 0.25 * last && rr <= target * ROUNDING)) {
+        return; // there, or what is left is the rounding of double precision
       }
       last = rr;
       first = Math.max(first, rr);
-      if (rr <= target) {
-        return;
-      }
-      if (scale == 1) {
-        // Of the length one, so that single precision has room above and below.
-        scale = Math.sqrt(rr);
-        residual(right, x, 1 / scale);
-      }
       correct(rr / scale / scale, target / scale / scale, first / scale / scale, watch);
       double factor = scale;
       each(row -> addTimes(factor, correction[row], x[row]));
-      scale = Math.max(Math.sqrt(target), scale * CORRECTION);
+      scale = Math.max(Math.sqrt(target), Math.sqrt(rr) * CORRECTION);
     }
+    each(
+        row -> {
+          java.util.Arrays.fill(x[row], 0);
+          return 0;
+        });
   }
 
   /** Sets the finest grid's right-hand side; returns the squared length of the true residual. */
@@ -98,6 +97,7 @@ final class ConjugateGradients {
     double enough = Math.max(0.25 * target, CORRECTION * CORRECTION * start);
     double rz = 0;
     double rr = start;
+    float alpha = 0;
     each(
         row -> {
           java.util.Arrays.fill(correction[row], 0);
@@ -117,24 +117,28 @@ final class ConjugateGradients {
       rows(j -> sums[j] = productOfRows(j, r, z));
       rz = sum();
       float beta = before == 0 ? 0 : (float) (rz / before);
-      each(row -> turn(z[row], beta, direction[row]));
+      float step = alpha;
+      // The step along the old direction is made while the new one is formed: one reading less.
+      each(row -> stepAndTurn(step, correction[row], z[row], beta, direction[row]));
       float[][] q = finest.spare();
       rows(
           j -> {
             finest.negativeProductRow(j, direction, q);
             sums[j] = productOfRows(j, direction, q);
           });
-      float alpha = (float) (-rz / sum());
+      alpha = (float) (-rz / sum());
+      float next = alpha;
       rows(
           j -> {
             for (int row = j * matrix.nz; row < (j + 1) * matrix.nz; row++) {
-              addTimes(alpha, direction[row], correction[row]);
-              addTimes(alpha, q[row], r[row]);
+              addTimes(next, q[row], r[row]);
             }
             sums[j] = productOfRows(j, r, r);
           });
       rr = sum();
     }
+    float rest = alpha;
+    each(row -> addTimes(rest, direction[row], correction[row]));
   }
 
   /** Four sums at once: one would wait for itself at every step. */
@@ -163,7 +167,11 @@ final class ConjugateGradients {
     return 0;
   }
 
-  private static double turn(float[] z, float beta, float[] direction) {
+  private static double stepAndTurn(
+      float step, float[] correction, float[] z, float beta, float[] direction) {
+    for (int i = 0; i < direction.length; i++) {
+      correction[i] += step * direction[i];
+    }
     for (int i = 0; i < direction.length; i++) {
       direction[i] = z[i] + beta * direction[i];
     }
@@ -193,10 +201,11 @@ final class ConjugateGradients {
     }
   }
 
-  private static void addTimes(float factor, float[] from, float[] to) {
+  private static double addTimes(float factor, float[] from, float[] to) {
     for (int i = 0; i < to.length; i++) {
       to[i] += factor * from[i];
     }
+    return 0;
   }
 
   /** Works on one row and returns its share of a sum. */

@@ -30,6 +30,8 @@ final class MultigridLevel {
     SECOND = (float) (2 * rho / delta);
   }
 
+  private static final double NO_CELL = 1e-20;
+
   private final int nx;
   private final int ny;
   private final int nz;
@@ -139,23 +141,62 @@ final class MultigridLevel {
    */
   private void eliminate(Conductances a, int j) {
     double[] ground = new double[nx];
-    double[] before = new double[nx];
+    double[] inverse = new double[nx];
+    double[] none = new double[nx];
     for (int k = 0; k < nz; k++) {
       Pattern p = a.pattern[k];
-      for (int i = 0; i < nx; i++) {
-        double own =
-            a.lateral[k] * (p.left[j][i] + p.right[j][i] + p.low[j][i] + p.low[j + 1][i])
-                + a.mass[k] * p.area[j][i]
-                + (k == nz - 1 ? a.film[j][i] : 0);
-        if (k > 0) {
-          double g = a.gap[k - 1][j][i] * a.vertical[k - 1];
-          own += g > 0 ? g * ground[i] / before[i] : 0;
-        }
-        double above = k < nz - 1 ? a.gap[k][j][i] * a.vertical[k] : 0;
-        ground[i] = own;
-        before[i] = own + above;
-        pivot[j * nz + k][i] = before[i] > 0 ? (float) (1 / before[i]) : 0;
+      toGround(
+          a.lateral[k],
+          p.left[j],
+          p.right[j],
+          p.low[j],
+          p.low[j + 1],
+          inverse,
+          ground,
+          k > 0 ? a.vertical[k - 1] : 0,
+          k > 0 ? a.gap[k - 1][j] : none);
+      addTimes(a.mass[k], p.area[j], ground);
+      if (k == nz - 1) {
+        addTimes(1, a.film[j], ground);
       }
+      invert(ground, k < nz - 1 ? a.vertical[k] : 0, k < nz - 1 ? a.gap[k][j] : none, inverse);
+      float[] to = pivot[j * nz + k];
+      for (int i = 0; i < nx; i++) {
+        to[i] = (float) inverse[i];
+      }
+    }
+  }
+
+  /**
+   * What leads from the cells of a slice to their neighbours, and through those below to ground.
+   */
+  private static void toGround(
+      double lateral,
+      double[] left,
+      double[] right,
+      double[] low,
+      double[] high,
+      double[] inverse,
+      double[] ground,
+      double vertical,
+      double[] gap) {
+    for (int i = 0; i < ground.length; i++) {
+      ground[i] =
+          lateral * (left[i] + right[i] + low[i] + high[i])
+              + vertical * gap[i] * ground[i] * inverse[i];
+    }
+  }
+
+  private static void addTimes(double factor, double[] from, double[] to) {
+    for (int i = 0; i < to.length; i++) {
+      to[i] += factor * from[i];
+    }
+  }
+
+  private static void invert(double[] ground, double vertical, double[] gap, double[] inverse) {
+    for (int i = 0; i < inverse.length; i++) {
+      // Where there is no cell all else is zero, so that any finite pivot does.
+      inverse[i] = 1 / Math.max(ground[i] + vertical * gap[i], NO_CELL);
     }
   }
 
@@ -291,16 +332,16 @@ final class MultigridLevel {
       if (!isIn(j, k)) {
         continue;
       }
-      if (in == null) {
-        System.arraycopy(wanted[j * nz + k], from, w[k], from, to - from);
-      } else {
-        residual(j, k, in, below, own, above, wanted[j * nz + k], w[k], s);
-      }
       float[] piv = pivot[j * nz + k];
+      float[] load = wanted[j * nz + k];
+      if (in != null) {
+        residual(j, k, in, below, own, above, load, w[k], s);
+        load = w[k];
+      }
       if (k > 0) {
-        forward(from, to, vertical[k - 1], gap[k - 1][j], piv, w[k - 1], w[k]);
+        forward(from, to, load, vertical[k - 1], gap[k - 1][j], piv, w[k - 1], w[k]);
       } else {
-        scale(from, to, piv, w[k]);
+        scale(from, to, load, piv, w[k]);
       }
     }
     for (int k = nz - 2; k >= 0; k--) {
@@ -340,15 +381,22 @@ final class MultigridLevel {
   }
 
   private static void forward(
-      int from, int to, float factor, float[] gap, float[] pivot, float[] below, float[] w) {
+      int from,
+      int to,
+      float[] right,
+      float factor,
+      float[] gap,
+      float[] pivot,
+      float[] below,
+      float[] w) {
     for (int i = from; i < to; i++) {
-      w[i] = (w[i] + factor * gap[i] * below[i]) * pivot[i];
+      w[i] = (right[i] + factor * gap[i] * below[i]) * pivot[i];
     }
   }
 
-  private static void scale(int from, int to, float[] pivot, float[] w) {
+  private static void scale(int from, int to, float[] right, float[] pivot, float[] w) {
     for (int i = from; i < to; i++) {
-      w[i] *= pivot[i];
+      w[i] = right[i] * pivot[i];
     }
   }
 

@@ -124,6 +124,23 @@ public record Job(
         ruinedAt);
   }
 
+  /** The same job under other terms. */
+  public Job withTerms(Terms other) {
+    return new Job(
+        title,
+        notes,
+        chip,
+        cooler,
+        before,
+        after,
+        heatWatts,
+        careKelvin,
+        runs,
+        readings,
+        other,
+        ruinedAt);
+  }
+
   /** The same job with one more run. */
   public Job withRun(RunEntry run) {
     List<RunEntry> all = new ArrayList<>(runs);

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.shell;
 import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.forecast.OwnRecord;
+import dev.ambershim.core.forecast.Terms;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Choice;
 import dev.ambershim.core.job.Field;
@@ -168,10 +169,12 @@ public final class ShellModel implements AutoCloseable {
   /** Begins a new job. */
   public void create(StartingPoint point, String title) {
     String name = title.isBlank() ? "New chip" : title.strip();
+    // Prices, worth and odds are the person's, not the chip's.
+    Terms terms = job.get() == null ? Terms.USUAL : job.get().terms();
     work.submit(
         "",
         progress -> {
-          StoredJob now = logbook.create(Job.from(point, name));
+          StoredJob now = logbook.create(Job.from(point, name).withTerms(terms));
           logbook.keepSetting("lastJob", now.id());
           return step(now);
         },
