@@ -9,7 +9,13 @@ import java.util.List;
  * one thread at a time.
  */
 public final class LiveStack {
-  private static final double TOLERANCE = 1e-8;
+  /**
+   * Relative residual that leaves temperatures right to a few thousandths of the rise's percent.
+   */
+  public static final double FOR_A_PICTURE = 1e-6;
+
+  /** Relative residual for figures that are compared or differentiated. */
+  public static final double FOR_FIGURES = 1e-8;
 
   private final Team team;
   private StackGrid grid;
@@ -42,16 +48,22 @@ public final class LiveStack {
     return grid.cells();
   }
 
+  /** The temperatures of a changed stack, good enough for figures. */
+  public StackSolution update(StackCase stack, SolveWatch watch) {
+    return update(stack, FOR_FIGURES, watch);
+  }
+
   /**
    * The temperatures of a changed stack. Layers must keep their footprints, solids their thickness
    * and sources their places; leakage and falling conductivity are left out.
    *
+   * @param tolerance relative residual to reach, such as {@link #FOR_A_PICTURE}
    * @return a solution that carries no discretisation error of its own (NaN)
    * @throws dev.ambershim.core.problem.Problem {@code stack.…} if the stack cannot be
    * @throws IllegalArgumentException if the geometry changed
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
-  public StackSolution update(StackCase stack, SolveWatch watch) {
+  public StackSolution update(StackCase stack, double tolerance, SolveWatch watch) {
     if (!sameGeometry(grid.stack, stack)) {
       throw new IllegalArgumentException("the geometry changed; lay a new grid");
     }
@@ -78,7 +90,7 @@ public final class LiveStack {
       }
     }
     watts = sum;
-    solver.solve(StackField.load(grid, matrix, each), rise, TOLERANCE, watch);
+    solver.solve(StackField.load(grid, matrix, each), rise, tolerance, watch);
     iterations = solver.iterations();
     field = new StackField(grid, matrix, null, rise, each);
     List<StackSolution.Source> sources = field.sources();

@@ -89,7 +89,7 @@ public final class Response {
     CoreLayout layout = CoreLayout.of(at.chip());
     StackCase stack = BuildStack.of(at, doubt(logs), layout, watts, roomCelsius);
     LiveStack live = new LiveStack(stack, cells(layout), team);
-    StackSolution solved = live.update(stack, watch);
+    StackSolution solved = live.update(stack, LiveStack.FOR_A_PICTURE, watch);
     List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
     Ladder kelvin = shadow(at, solved, layout, live.layersOver(dies), roomCelsius);
     List<Ladder.Step> steps =
