@@ -15,8 +15,13 @@ final class ConjugateGradients {
   /** Rounding may leave a residual of at most three times the wanted one. */
   private static final double ROUNDING = 9;
 
-  /** How far one correction goes; single precision carries about six digits. */
+  /** How far one correction goes at most; single precision carries about six digits. */
   private static final double CORRECTION = 1e-4;
+
+  /** How far it goes where that takes few steps: then nothing is lost by starting afresh. */
+  private static final double QUICK = 1e-2;
+
+  private static final int FEW = 3;
 
   private final Conductances matrix;
   private final Multigrid multigrid;
@@ -94,7 +99,7 @@ final class ConjugateGradients {
   /** Finds the correction for the residual that stands in the finest grid. */
   private void correct(double start, double target, double first, SolveWatch watch) {
     float[][] r = finest.wanted;
-    double enough = Math.max(0.25 * target, CORRECTION * CORRECTION * start);
+    int last = iterations;
     double rz = 0;
     double rr = start;
     float alpha = 0;
@@ -104,7 +109,7 @@ final class ConjugateGradients {
           java.util.Arrays.fill(direction[row], 0);
           return 0;
         });
-    while (rr > enough) {
+    while (rr > Math.max(0.25 * target, enough(iterations - last) * start)) {
       if (iterations == MOST) {
         throw new IllegalStateException(
             "no solution after " + MOST + " iterations; residual " + Math.sqrt(rr / first));
@@ -139,6 +144,11 @@ final class ConjugateGradients {
     }
     float rest = alpha;
     each(row -> addTimes(rest, direction[row], correction[row]));
+  }
+
+  /** Squared residual, as a share of that at the start, that ends a correction of so many steps. */
+  private static double enough(int steps) {
+    return steps <= FEW ? QUICK * QUICK : CORRECTION * CORRECTION;
   }
 
   /** Four sums at once: one would wait for itself at every step. */
