@@ -30,8 +30,6 @@ final class MultigridLevel {
     SECOND = (float) (2 * rho / delta);
   }
 
-  private static final double NO_CELL = 1e-20;
-
   private final int nx;
   private final int ny;
   private final int nz;
@@ -145,7 +143,7 @@ final class MultigridLevel {
     double[] none = new double[nx];
     for (int k = 0; k < nz; k++) {
       Pattern p = a.pattern[k];
-      toGround(
+      Rows.toGround(
           a.lateral[k],
           p.left[j],
           p.right[j],
@@ -155,48 +153,15 @@ final class MultigridLevel {
           ground,
           k > 0 ? a.vertical[k - 1] : 0,
           k > 0 ? a.gap[k - 1][j] : none);
-      addTimes(a.mass[k], p.area[j], ground);
+      Rows.addTimes(a.mass[k], p.area[j], ground);
       if (k == nz - 1) {
-        addTimes(1, a.film[j], ground);
+        Rows.addTimes(1, a.film[j], ground);
       }
-      invert(ground, k < nz - 1 ? a.vertical[k] : 0, k < nz - 1 ? a.gap[k][j] : none, inverse);
+      Rows.invert(ground, k < nz - 1 ? a.vertical[k] : 0, k < nz - 1 ? a.gap[k][j] : none, inverse);
       float[] to = pivot[j * nz + k];
       for (int i = 0; i < nx; i++) {
         to[i] = (float) inverse[i];
       }
-    }
-  }
-
-  /**
-   * What leads from the cells of a slice to their neighbours, and through those below to ground.
-   */
-  private static void toGround(
-      double lateral,
-      double[] left,
-      double[] right,
-      double[] low,
-      double[] high,
-      double[] inverse,
-      double[] ground,
-      double vertical,
-      double[] gap) {
-    for (int i = 0; i < ground.length; i++) {
-      ground[i] =
-          lateral * (left[i] + right[i] + low[i] + high[i])
-              + vertical * gap[i] * ground[i] * inverse[i];
-    }
-  }
-
-  private static void addTimes(double factor, double[] from, double[] to) {
-    for (int i = 0; i < to.length; i++) {
-      to[i] += factor * from[i];
-    }
-  }
-
-  private static void invert(double[] ground, double vertical, double[] gap, double[] inverse) {
-    for (int i = 0; i < inverse.length; i++) {
-      // Where there is no cell all else is zero, so that any finite pivot does.
-      inverse[i] = 1 / Math.max(ground[i] + vertical * gap[i], NO_CELL);
     }
   }
 
@@ -339,14 +304,15 @@ final class MultigridLevel {
         load = w[k];
       }
       if (k > 0) {
-        forward(from, to, load, vertical[k - 1], gap[k - 1][j], piv, w[k - 1], w[k]);
+        Rows.forward(from, to, load, vertical[k - 1], gap[k - 1][j], piv, w[k - 1], w[k]);
       } else {
-        scale(from, to, load, piv, w[k]);
+        Rows.scale(from, to, load, piv, w[k]);
       }
     }
     for (int k = nz - 2; k >= 0; k--) {
       if (isIn(j, k)) {
-        backward(box[k][0], box[k][1], vertical[k], gap[k][j], pivot[j * nz + k], w[k + 1], w[k]);
+        Rows.backward(
+            box[k][0], box[k][1], vertical[k], gap[k][j], pivot[j * nz + k], w[k + 1], w[k]);
       }
     }
   }
@@ -371,66 +337,12 @@ final class MultigridLevel {
       int to = box[k][1];
       float[] o = out[outRow + k];
       if (in == null) {
-        set(from, to, weight, s.w[k], o);
+        Rows.set(from, to, weight, s.w[k], o);
       } else if (old == null) {
-        add(from, to, weight, s.w[k], share, in[inRow + k], o);
+        Rows.add(from, to, weight, s.w[k], share, in[inRow + k], o);
       } else {
-        addBoth(from, to, weight, s.w[k], share, in[inRow + k], old[oldRow + k], o);
+        Rows.addBoth(from, to, weight, s.w[k], share, in[inRow + k], old[oldRow + k], o);
       }
-    }
-  }
-
-  private static void forward(
-      int from,
-      int to,
-      float[] right,
-      float factor,
-      float[] gap,
-      float[] pivot,
-      float[] below,
-      float[] w) {
-    for (int i = from; i < to; i++) {
-      w[i] = (right[i] + factor * gap[i] * below[i]) * pivot[i];
-    }
-  }
-
-  private static void scale(int from, int to, float[] right, float[] pivot, float[] w) {
-    for (int i = from; i < to; i++) {
-      w[i] = right[i] * pivot[i];
-    }
-  }
-
-  private static void backward(
-      int from, int to, float factor, float[] gap, float[] pivot, float[] above, float[] w) {
-    for (int i = from; i < to; i++) {
-      w[i] += factor * gap[i] * pivot[i] * above[i];
-    }
-  }
-
-  private static void set(int from, int to, float weight, float[] w, float[] out) {
-    for (int i = from; i < to; i++) {
-      out[i] = weight * w[i];
-    }
-  }
-
-  private static void add(
-      int from, int to, float weight, float[] w, float share, float[] in, float[] out) {
-    for (int i = from; i < to; i++) {
-      out[i] = share * in[i] + weight * w[i];
-    }
-  }
-
-  private static void addBoth(
-      int from,
-      int to,
-      float weight,
-      float[] w,
-      float share,
-      float[] in,
-      float[] old,
-      float[] out) {
-    for (int i = from; i < to; i++) {
-      out[i] = old[i] + share * (in[i] - old[i]) + weight * w[i];
     }
   }
 
@@ -448,7 +360,7 @@ final class MultigridLevel {
     int from = box[k][0];
     int to = box[k][1];
     float[] f = in[own + k];
-    vertical(
+    Rows.vertical(
         from,
         to,
         k > 0 ? vertical[k - 1] : 0,
@@ -463,55 +375,17 @@ final class MultigridLevel {
     if (lateral[k] != 0) {
       float[] under = j > 0 ? in[below + k] : nothing;
       float[] over = j < ny - 1 ? in[above + k] : nothing;
-      lateral(from, to, lateral[k], low[k][j], under, low[k][j + 1], over, f, w);
+      Rows.lateral(from, to, lateral[k], low[k][j], under, low[k][j + 1], over, f, w);
       System.arraycopy(f, 0, s.before, 1, nx - 1);
       System.arraycopy(f, 1, s.behind, 0, nx - 1);
-      lateral(from, to, lateral[k], this.left[k][j], s.before, this.right[k][j], s.behind, f, w);
+      Rows.lateral(
+          from, to, lateral[k], this.left[k][j], s.before, this.right[k][j], s.behind, f, w);
     }
     if (mass[k] != 0) {
-      ground(from, to, mass[k], area[k][j], f, w);
+      Rows.ground(from, to, mass[k], area[k][j], f, w);
     }
     if (k == nz - 1) {
-      ground(from, to, 1, film[j], f, w);
-    }
-  }
-
-  private static void vertical(
-      int from,
-      int to,
-      float down,
-      float[] gapBelow,
-      float[] below,
-      float up,
-      float[] gapAbove,
-      float[] above,
-      float[] f,
-      float[] right,
-      float[] w) {
-    for (int i = from; i < to; i++) {
-      w[i] =
-          right[i] + down * gapBelow[i] * (below[i] - f[i]) + up * gapAbove[i] * (above[i] - f[i]);
-    }
-  }
-
-  private static void lateral(
-      int from,
-      int to,
-      float factor,
-      float[] ga,
-      float[] a,
-      float[] gb,
-      float[] b,
-      float[] f,
-      float[] w) {
-    for (int i = from; i < to; i++) {
-      w[i] += factor * (ga[i] * (a[i] - f[i]) + gb[i] * (b[i] - f[i]));
-    }
-  }
-
-  private static void ground(int from, int to, float factor, float[] g, float[] f, float[] w) {
-    for (int i = from; i < to; i++) {
-      w[i] -= factor * g[i] * f[i];
+      Rows.ground(from, to, 1, film[j], f, w);
     }
   }
 
@@ -549,18 +423,12 @@ final class MultigridLevel {
         joined -> {
           for (int row = joined * nz; row < (joined + 1) * nz; row++) {
             if (joined + 1 < coarse.ny) {
-              sum(below[row + nz], coarse.wanted[row]);
+              Rows.sum(below[row + nz], coarse.wanted[row]);
             }
             if (joined > 0) {
-              sum(above[row - nz], coarse.wanted[row]);
+              Rows.sum(above[row - nz], coarse.wanted[row]);
             }
           }
         });
-  }
-
-  private static void sum(float[] from, float[] to) {
-    for (int i = 0; i < to.length; i++) {
-      to[i] += from[i];
-    }
   }
 }
