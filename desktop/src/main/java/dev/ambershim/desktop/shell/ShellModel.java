@@ -4,6 +4,7 @@ import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.forecast.OwnRecord;
 import dev.ambershim.core.forecast.Terms;
+import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Choice;
 import dev.ambershim.core.job.Field;
@@ -57,6 +58,7 @@ public final class ShellModel implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
   private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.PROVE);
   private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.AFTER);
+  private final ObjectProperty<Weighing> weighing = new SimpleObjectProperty<>();
   private final ObjectProperty<Preview> preview = new SimpleObjectProperty<>();
   private final StringProperty part = new SimpleStringProperty(Part.INNER);
   private final ReadOnlyObjectWrapper<Theme> theme = new ReadOnlyObjectWrapper<>();
@@ -75,6 +77,7 @@ public final class ShellModel implements AutoCloseable {
     reckoning = new Work(problem -> note(new Message(problem.getMessage(), true)));
     stage.addListener((o, was, is) -> sideOf(is).ifPresent(side::set));
     side.addListener((o, was, is) -> preview.set(null));
+    assessment.addListener((o, was, is) -> weighing.set(null));
     theme.set(Theme.GRAPHITE);
     notation.set(Notation.METRIC);
   }
@@ -278,7 +281,7 @@ public final class ShellModel implements AutoCloseable {
             logs.put(hash, log);
             Job with = now.job().withRun(RunEntry.of(to, name, hash));
             StoredJob kept = logbook.edit(id, "run " + to.words() + ": " + name, with);
-            return new Taken(step(kept), told(name, to, log));
+            return new Taken(step(kept), Message.told(name, to, log));
           },
           taken -> {
             show(taken.step());
@@ -289,27 +292,6 @@ public final class ShellModel implements AutoCloseable {
   }
 
   private record Taken(Step step, String words) {}
-
-  private static String told(String name, Side to, RunLog log) {
-    String dropped =
-        log.notes().rowsDropped() + log.notes().cellsDropped() == 0
-            ? ""
-            : ", "
-                + log.notes().rowsDropped()
-                + " lines and "
-                + log.notes().cellsDropped()
-                + " cells dropped";
-    return name
-        + " read as a run "
-        + to.words()
-        + ": "
-        + log.size()
-        + " samples, "
-        + log.channels().size()
-        + " columns"
-        + dropped
-        + ".";
-  }
 
   /** Takes a run out of the job. */
   public void removeRun(int index) {
@@ -464,6 +446,11 @@ public final class ShellModel implements AutoCloseable {
   /** Which side's build the section shows. */
   public ObjectProperty<Side> sideProperty() {
     return side;
+  }
+
+  /** The weighing of the job as it is on screen, once there is one; or null. */
+  public ObjectProperty<Weighing> weighingProperty() {
+    return weighing;
   }
 
   /** What the section shows in place of a build, while an option is looked at; or null. */

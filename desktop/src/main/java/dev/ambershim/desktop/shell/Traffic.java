@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.shell;
 
+import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.logbook.bundle.JobBundle;
@@ -8,6 +9,7 @@ import dev.ambershim.logbook.store.StoredJob;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Optional;
 
 /** What goes out of the logbook as files, and what comes in as bundles; all on the line of work. */
 public final class Traffic {
@@ -22,7 +24,8 @@ public final class Traffic {
     Assessment now = model.assessmentProperty().get();
     Notation writing = model.notationProperty().get();
     String today = LocalDate.now(ZoneId.systemDefault()).toString();
-    write("report", target, () -> ReportFiles.write(now, writing, today, target));
+    Optional<Weighing> weighed = Optional.ofNullable(model.weighingProperty().get());
+    write("report", target, () -> ReportFiles.write(now, weighed, writing, today, target));
   }
 
   /** Writes the results, as JSON or CSV by the file's ending. */

@@ -68,6 +68,7 @@ public final class WeighModel {
   private Optional<OptionKind> wanted = Optional.empty();
   private String jobId = "";
   private boolean stale = true;
+  private boolean solving = true;
 
   /** Whether the section shows the picked option: until the person looks at a build there. */
   private boolean following = true;
@@ -77,7 +78,14 @@ public final class WeighModel {
   /** A model over the shell's job. */
   public WeighModel(ShellModel shell) {
     this.shell = shell;
-    shell.assessmentProperty().addListener((o, was, is) -> outdated());
+    shell
+        .assessmentProperty()
+        .addListener(
+            (o, was, is) -> {
+              // Another figure of chip or cooler asks for new solutions, another load does not.
+              solving = true;
+              outdated();
+            });
     shell
         .stageProperty()
         .addListener(
@@ -116,11 +124,12 @@ public final class WeighModel {
     Notation notation = shell.notationProperty().get();
     WhatIf load = whatIf.get();
     Optional<OptionKind> kind = wanted;
-    boolean first = shown.get() == null;
+    String name = solving ? "weighing the options" : "";
+    solving = false;
     shell
         .reckoning()
         .submit(
-            first ? "weighing the options" : "",
+            name,
             progress -> {
               if (mine != newest.get()) {
                 return null;
@@ -181,6 +190,7 @@ public final class WeighModel {
 
   private void show(Shown now) {
     shown.set(now);
+    shell.weighingProperty().set(now.weighing());
     if (following) {
       own = true;
       shell

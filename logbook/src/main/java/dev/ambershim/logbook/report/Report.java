@@ -2,6 +2,7 @@ package dev.ambershim.logbook.report;
 
 import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.finding.Working;
+import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunResult;
@@ -9,6 +10,7 @@ import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.picture.LadderPicture;
+import dev.ambershim.core.picture.OptionsPicture;
 import dev.ambershim.core.picture.RunChart;
 import dev.ambershim.core.picture.RunLines;
 import dev.ambershim.core.picture.SectionPicture;
@@ -17,6 +19,7 @@ import dev.ambershim.core.runlog.RunAnalysis;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * What a job's report says, in order: the answer, its reasons, the chart, the section before and
@@ -36,9 +39,11 @@ public record Report(String title, List<Block> blocks) {
   /**
    * Sets out a job.
    *
+   * @param weighing what was weighed for the job, if that was done
    * @param date the day it is written, in words
    */
-  public static Report of(Assessment assessment, Notation notation, String date) {
+  public static Report of(
+      Assessment assessment, Optional<Weighing> weighing, Notation notation, String date) {
     Job job = assessment.job();
     List<Block> blocks = new ArrayList<>();
     blocks.add(new Block.Answer(answer(assessment)));
@@ -84,6 +89,7 @@ public record Report(String title, List<Block> blocks) {
                   job.chip(), job.cooler(), job.build(side), notation, WIDTH / 2, 300),
               side == Side.BEFORE ? "Before." : "After."));
     }
+    weighing.ifPresent(w -> addWeighing(blocks, w, notation));
     blocks.add(new Block.Heading("What was expected"));
     blocks.add(new Block.Paragraph(assessment.expected()));
     blocks.add(
@@ -100,12 +106,25 @@ public record Report(String title, List<Block> blocks) {
     assessment.comparison().ifPresent(c -> addWorking(blocks, c.finding(), notation));
     assessment.baseline().ifPresent(b -> addWorking(blocks, b, notation));
     addWorking(blocks, assessment.expectation(), notation);
+    weighing.ifPresent(w -> addWorking(blocks, w.advice(), notation));
     blocks.add(new Block.Heading("Bear in mind"));
     blocks.add(
         new Block.Paragraph(
             "Opening a processor ends its warranty and can ruin it. Labels, the maker's instructions"
                 + " and local rules come before anything written here."));
     return new Report(job.title(), blocks);
+  }
+
+  private static void addWeighing(List<Block> blocks, Weighing weighing, Notation notation) {
+    blocks.add(new Block.Heading("What could be done, as weighed before the work"));
+    blocks.add(new Block.Paragraph(weighing.advice().sentence()));
+    if (!weighing.reasons().isEmpty()) {
+      blocks.add(new Block.Points(weighing.reasons()));
+    }
+    blocks.add(
+        new Block.Figure(
+            OptionsPicture.of(weighing, notation, WIDTH, 320),
+            "Gain of each option at this load, with what it takes."));
   }
 
   private static String answer(Assessment assessment) {

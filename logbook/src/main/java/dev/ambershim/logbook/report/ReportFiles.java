@@ -2,6 +2,7 @@ package dev.ambershim.logbook.report;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
@@ -12,6 +13,7 @@ import dev.ambershim.logbook.store.Json;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Locale;
+import java.util.Optional;
 
 /** Writes reports and results to files, the kind by the file's ending. */
 public final class ReportFiles {
@@ -20,11 +22,17 @@ public final class ReportFiles {
   /**
    * Writes a report as PDF, or as HTML.
    *
+   * @param weighing what was weighed for the job, if that was done
    * @param date the day, in words
    * @throws Problem {@code file.unwritten}
    */
-  public static void write(Assessment assessment, Notation notation, String date, Path target) {
-    Report report = Report.of(assessment, notation, date);
+  public static void write(
+      Assessment assessment,
+      Optional<Weighing> weighing,
+      Notation notation,
+      String date,
+      Path target) {
+    Report report = Report.of(assessment, weighing, notation, date);
     boolean html = ending(target).matches("html?");
     WholeFile.write(
         target,

@@ -6,8 +6,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import com.fasterxml.jackson.databind.JsonNode;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.forecast.OwnRecord;
+import dev.ambershim.core.forecast.Question;
+import dev.ambershim.core.forecast.Responses;
+import dev.ambershim.core.forecast.Weighing;
+import dev.ambershim.core.forecast.WhatIf;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.job.WeighQuestion;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.runlog.RunLog;
@@ -24,6 +31,9 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 import org.apache.pdfbox.Loader;
@@ -56,7 +66,7 @@ class ReportTest {
   @Test
   void thePdfSaysTheVerdictTheWorkingAndTheSources() throws IOException {
     Path file = folder.resolve("r.pdf");
-    ReportFiles.write(assessment, Notation.METRIC, "2026-03-01", file);
+    ReportFiles.write(assessment, Optional.empty(), Notation.METRIC, "2026-03-01", file);
     try (PDDocument pdf = Loader.loadPDF(file.toFile())) {
       String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
       assertThat(text)
@@ -75,7 +85,7 @@ class ReportTest {
   @Test
   void theHtmlNeedsNothingElse() throws IOException {
     Path file = folder.resolve("r.html");
-    ReportFiles.write(assessment, Notation.METRIC, "2026-03-01", file);
+    ReportFiles.write(assessment, Optional.empty(), Notation.METRIC, "2026-03-01", file);
     String html = Files.readString(file);
     assertThat(html)
         .contains("Sedge &lt;Q4&gt; &amp; friends")
@@ -88,7 +98,7 @@ class ReportTest {
 
   @Test
   void everySvgIsWellFormed() throws IOException, ParserConfigurationException, SAXException {
-    for (Block block : Report.of(assessment, Notation.METRIC, "today").blocks()) {
+    for (Block block : Report.of(assessment, Optional.empty(), Notation.METRIC, "today").blocks()) {
       if (block instanceof Block.Figure figure) {
         String svg = SvgPainter.paint(figure.picture());
         assertThat(
@@ -137,7 +147,7 @@ class ReportTest {
       StoredJob stored = logbook.create(Fixture.job("日本 \u0007 ☃ Łódź"));
       Assessment bare = Assessment.of(stored.job(), Map.of(), Notation.METRIC);
       Path file = folder.resolve("signs.pdf");
-      ReportFiles.write(bare, Notation.METRIC, "today", file);
+      ReportFiles.write(bare, Optional.empty(), Notation.METRIC, "today", file);
       try (PDDocument pdf = Loader.loadPDF(file.toFile())) {
         assertThat(new PDFTextStripper().getText(pdf)).contains("Łódź").contains("??");
       }
@@ -149,7 +159,11 @@ class ReportTest {
     assertThatThrownBy(
             () ->
                 ReportFiles.write(
-                    assessment, Notation.METRIC, "today", folder.resolve("none/r.pdf")))
+                    assessment,
+                    Optional.empty(),
+                    Notation.METRIC,
+                    "today",
+                    folder.resolve("none/r.pdf")))
         .isInstanceOf(Problem.class)
         .hasMessageContaining("none/r.pdf");
   }
@@ -158,5 +172,28 @@ class ReportTest {
   void titlesBecomePlainFileNames() {
     assertThat(Report.fileName("Sorrel S8, bench machine")).isEqualTo("sorrel-s8-bench-machine");
     assertThat(Report.fileName("../..")).isEqualTo("job");
+  }
+
+  @Test
+  void whatWasWeighedStandsInTheReport() throws IOException {
+    Question question = WeighQuestion.of(assessment, OwnRecord.NONE);
+    ExecutorService lanes = Executors.newFixedThreadPool(2);
+    Weighing weighing =
+        Weighing.of(
+            question,
+            WhatIf.AS_IT_IS,
+            new Responses()
+                .of(Weighing.situations(question, Notation.METRIC), lanes, SolveWatch.NONE),
+            Notation.METRIC);
+    lanes.shutdown();
+    Path html = folder.resolve("weighed.html");
+    ReportFiles.write(assessment, Optional.of(weighing), Notation.METRIC, "today", html);
+    assertThat(Files.readString(html))
+        .contains("as weighed before the work")
+        .contains("bare die, lapped")
+        .contains("equally likely cases");
+    Path pdf = folder.resolve("weighed.pdf");
+    ReportFiles.write(assessment, Optional.of(weighing), Notation.METRIC, "today", pdf);
+    assertThat(Files.size(pdf)).isGreaterThan(10_000);
   }
 }
