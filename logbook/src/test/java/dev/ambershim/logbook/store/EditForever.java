@@ -27,11 +27,12 @@ final class EditForever {
               job.before(),
               job.after());
       logbook.edit(id, "edit " + n, next);
-      System.out.println(n);
       if (n % 5 == 0) {
+        // Before it is told: a blow between the two rightly leaves the edit undone.
         logbook.undo(id);
         logbook.redo(id);
       }
+      System.out.println(n);
     }
   }
 }
