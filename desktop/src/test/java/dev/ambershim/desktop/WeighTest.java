@@ -175,4 +175,62 @@ class WeighTest extends DesktopTest {
     press(KeyCode.ALT, KeyCode.ENTER);
     assertThat(model.jobProperty().get().after().lidOn()).isTrue();
   }
+
+  @Test
+  void everyFigureFollowsTheUnitsAndBothThemesShowThePictures() {
+    String metric = text("weigh-picked");
+    press(KeyCode.CONTROL, KeyCode.U);
+    click("set-fahrenheit");
+    click("set-decimal-comma");
+    press(KeyCode.ESCAPE);
+    weighed();
+    assertThat(text("weigh-picked")).isNotEqualTo(metric).contains("°F diff.").contains(",");
+    assertThat(drawn("options")).contains("°F diff.");
+    assertThat(drawn("heat")).contains("°F");
+    press(KeyCode.CONTROL, KeyCode.T);
+    weighed();
+    assertThat(drawn("options")).contains("bare die");
+  }
+
+  @Test
+  void theWorkingNamesItsInputsItsSourceAndItsLimits() {
+    pickRow(OptionKind.METAL_ON_LID);
+    press(KeyCode.CONTROL, KeyCode.W);
+    assertThat(labels(".working .label"))
+        .anyMatch(t -> t.startsWith("gain = heat × (resistance now"))
+        .anyMatch(t -> t.contains("likely gain with liquid metal as advertised"))
+        .anyMatch(t -> t.startsWith("Source: conduction: finite volumes"))
+        .anyMatch(t -> t.startsWith("Limit: Heat into the board"));
+  }
+
+  @Test
+  void whatWasWeighedGoesIntoTheReport() throws java.io.IOException {
+    java.nio.file.Path report = folder.resolve("report.html");
+    org.mockito.Mockito.when(
+            picker.save(
+                org.mockito.ArgumentMatchers.any(),
+                org.mockito.ArgumentMatchers.any(),
+                org.mockito.ArgumentMatchers.any(),
+                org.mockito.ArgumentMatchers.any()))
+        .thenReturn(java.util.Optional.of(report));
+    press(KeyCode.CONTROL, KeyCode.P);
+    until("the report is told", () -> text("message").startsWith("Written, report"));
+    assertThat(java.nio.file.Files.readString(report))
+        .contains("as weighed before the work")
+        .contains("Go: liquid metal inside");
+  }
+
+  @Test
+  void aNewJobKeepsThePersonsPrices() {
+    click("part-worth");
+    fill("field-terms-coinsPerHour", "31");
+    press(KeyCode.CONTROL, KeyCode.N);
+    robot.clickOn(node("new-title"));
+    robot.write("Second", 0);
+    press(KeyCode.ENTER);
+    assertThat(text("job-title")).isEqualTo("Second");
+    assertThat(model.jobProperty().get().terms().coinsPerHour()).isEqualTo(31);
+    weighed();
+    assertThat(text("weigh-answer")).matches("(Go|Leave|Try).*");
+  }
 }

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  * gain lies in the interval that holds eight cases in ten.
  */
 class IntervalHonestyTest {
-  private static final int TRUTHS = 200;
+  private static final int TRUTHS = 150;
 
   private static final Set<OptionKind> COUNTED =
       Set.of(

@@ -2,7 +2,15 @@ package dev.ambershim.desktop.launch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.forecast.OptionKind;
+import dev.ambershim.core.forecast.OwnRecord;
+import dev.ambershim.core.forecast.Question;
+import dev.ambershim.core.forecast.Responses;
+import dev.ambershim.core.forecast.Weighing;
+import dev.ambershim.core.forecast.WhatIf;
 import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.WeighQuestion;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.core.runlog.Verdict;
@@ -16,6 +24,8 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -76,6 +86,40 @@ class DemoTest {
     try (Logbook logbook = Opening.demo()) {
       assertThat(logbook.list()).hasSize(2);
       assertThat(logbook.readOnly()).isFalse();
+    }
+  }
+
+  private static Weighing weigh(Assessment assessment) {
+    Question question = WeighQuestion.of(assessment, OwnRecord.NONE);
+    ExecutorService lanes = Executors.newFixedThreadPool(2);
+    try {
+      return Weighing.of(
+          question,
+          WhatIf.AS_IT_IS,
+          new Responses()
+              .of(Weighing.situations(question, Notation.METRIC), lanes, SolveWatch.NONE),
+          Notation.METRIC);
+    } finally {
+      lanes.shutdown();
+    }
+  }
+
+  @Test
+  void whatWasWeighedBeforeTheWorkIsWhatTheRunsShowAfterIt() {
+    try (Logbook logbook = Logbook.open(folder, Access.WRITE, Clock.systemUTC())) {
+      DemoWorkshop.fill(logbook);
+      Assessment sorrel = assess(logbook, "Sorrel S8");
+      Weighing paste = weigh(sorrel);
+      assertThat(paste.calibration().worstMisfit()).isLessThan(2);
+      assertThat(paste.advice().sentence()).startsWith("Go: liquid metal inside");
+      double gained = -sorrel.comparison().orElseThrow().changeKelvin();
+      assertThat(paste.option(OptionKind.METAL_GLUED).gain().contains(gained)).isTrue();
+      Assessment fennel = assess(logbook, "Fennel F16");
+      Weighing solder = weigh(fennel);
+      assertThat(solder.calibration().worstMisfit()).isLessThan(2);
+      assertThat(solder.advice().sentence()).startsWith("Leave the lid on");
+      gained = -fennel.comparison().orElseThrow().changeKelvin();
+      assertThat(solder.option(OptionKind.BARE).gain().contains(gained)).isTrue();
     }
   }
 }

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
  */
 @Execution(ExecutionMode.CONCURRENT)
 class KillTest {
-  private static final int KILLS = 27;
+  private static final int KILLS = 25;
 
   @TempDir Path folder;
 

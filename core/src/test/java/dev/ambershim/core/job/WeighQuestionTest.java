@@ -1,0 +1,97 @@
+package dev.ambershim.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.forecast.OwnRecord;
+import dev.ambershim.core.forecast.Question;
+import dev.ambershim.core.forecast.Reading;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.RunLog;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** What of a job's runs and readings becomes the question that is weighed. */
+class WeighQuestionTest {
+  private final Map<String, RunLog> logs = new HashMap<>();
+  private Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Test chip");
+
+  private void run(String name, Side side, double core, double watts, boolean room) {
+    StringBuilder text =
+        new StringBuilder("time [s],core 0 [°C],core 1 [°C],coolant [°C],power [W]");
+    text.append(room ? ",room [°C]\n" : "\n");
+    for (int i = 0; i < 900; i++) {
+      double wave = 0.4 * Math.sin(i * 1.7) + 0.3 * Math.cos(i * 0.37);
+      text.append(
+          String.format(
+              Locale.ROOT,
+              "%d,%.2f,%.2f,%.2f,%.1f%s%n",
+              i,
+              core - 2 + wave,
+              core + 2 + wave,
+              31 + wave / 4,
+              watts,
+              room ? ",22.00" : ""));
+    }
+    logs.put(name, LogReader.read(name, text.toString().getBytes(StandardCharsets.UTF_8)));
+    job = job.withRun(RunEntry.of(side, name, name));
+  }
+
+  private Question question() {
+    return WeighQuestion.of(Assessment.of(job, logs, Notation.METRIC), OwnRecord.NONE);
+  }
+
+  @Test
+  void withoutRunsItIsTheJobsOwnHeatInAUsualRoom() {
+    Question q = question();
+    assertThat(q.readings()).isEmpty();
+    assertThat(q.heatWatts()).isEqualTo(job.heatWatts());
+    assertThat(q.roomCelsius()).isEqualTo(22);
+    assertThat(q.now().build()).isEqualTo(job.before());
+    assertThat(q.careKelvin()).isEqualTo(job.careKelvin());
+  }
+
+  @Test
+  void aRunBeforeTheWorkIsAReadingWithItsCoolantAndItsCores() {
+    run("a", Side.BEFORE, 75, 160, true);
+    Question q = question();
+    assertThat(q.readings()).hasSize(1);
+    Reading r = q.readings().get(0);
+    assertThat(r.watts()).isCloseTo(160, within(0.1));
+    assertThat(r.coreCelsius()).isCloseTo(75, within(0.2));
+    assertThat(r.roomCelsius()).isCloseTo(22, within(0.01));
+    assertThat(r.coolantCelsius()).isCloseTo(31, within(0.1));
+    assertThat(r.lidCelsius()).isNull();
+    assertThat(q.patterns()).hasSize(1);
+    List<Double> cores = q.patterns().get(0).celsius();
+    assertThat(cores.get(1) - cores.get(0)).isCloseTo(4, within(0.1));
+    assertThat(q.heatWatts()).isCloseTo(160, within(0.1));
+  }
+
+  @Test
+  void runsAfterTheWorkAndRunsWithoutRoomTellNothingOfNow() {
+    run("after", Side.AFTER, 60, 160, true);
+    run("roomless", Side.BEFORE, 75, 160, false);
+    assertThat(question().readings()).isEmpty();
+    job = job.withRun(1, job.runs().get(1).withRoom(21.0));
+    assertThat(question().readings()).hasSize(1);
+    assertThat(question().roomCelsius()).isEqualTo(21);
+  }
+
+  @Test
+  void theHeaviestLoadIsTheOneThatMattersAndHandReadingsComeLast() {
+    run("full", Side.BEFORE, 80, 170, true);
+    run("half", Side.BEFORE, 52, 85, true);
+    job = job.withReadings(List.of(Reading.plain("by hand", 120, 66, 24)));
+    Question q = question();
+    assertThat(q.readings()).extracting(Reading::name).containsExactly("full", "half", "by hand");
+    assertThat(q.heatWatts()).isCloseTo(170, within(0.1));
+    assertThat(q.roomCelsius()).isCloseTo((22 + 22 + 24) / 3.0, within(0.01));
+  }
+}
