@@ -61,6 +61,9 @@ public final class AmberShim implements Callable<Integer> {
 
   static CommandLine commandLine() {
     CommandLine line = new CommandLine(new AmberShim());
+    // People write their figures with either mark, as in the window.
+    line.registerConverter(Double.class, AmberShim::figure);
+    line.registerConverter(double.class, AmberShim::figure);
     line.setExecutionExceptionHandler(
         (failure, where, parsed) -> {
           if (failure instanceof Problem problem) {
@@ -83,6 +86,14 @@ public final class AmberShim implements Callable<Integer> {
           return BAD_INPUT;
         });
     return line;
+  }
+
+  private static Double figure(String typed) {
+    try {
+      return Double.valueOf(typed.replace(',', '.'));
+    } catch (NumberFormatException e) {
+      throw new CommandLine.TypeConversionException("\"" + typed + "\" is no figure such as 22.5");
+    }
   }
 
   @Override

@@ -100,7 +100,7 @@ final class SolveCommand implements Callable<Integer> {
     try (Team team = Team.of(threads, others)) {
       return power == null ? steady(stack, team) : transientRun(stack, team);
     } catch (Problem problem) {
-      throw problem.place().file().isEmpty() ? inFile(problem) : problem;
+      throw problem.in(file.toString());
     } finally {
       others.shutdown();
     }
@@ -128,16 +128,6 @@ final class SolveCommand implements Callable<Integer> {
           threads + " threads cannot be.",
           "Give a figure from 1 to 256.");
     }
-  }
-
-  /** The same problem with the file that it was in. */
-  private Problem inFile(Problem problem) {
-    return new Problem(
-        problem.key(),
-        new Place(file.toString(), 0, 0, problem.place().field()),
-        problem.what(),
-        problem.remedy(),
-        problem);
   }
 
   private int steady(StackCase stack, Team team) {

@@ -9,6 +9,7 @@ import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.forecast.WhatIf;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Tries;
 import dev.ambershim.core.job.WeighQuestion;
@@ -93,6 +94,15 @@ final class WeighCommand implements Callable<Integer> {
       within("--room", room, -40, 60);
     }
     Job job = Json.read(file.toString(), new String(LogFiles.read(file), StandardCharsets.UTF_8));
+    try {
+      JobRules.check(job);
+      return weigh(job);
+    } catch (Problem problem) {
+      throw problem.in(file.toString());
+    }
+  }
+
+  private int weigh(Job job) {
     PrintWriter out = spec.commandLine().getOut();
     List<String> missing = new ArrayList<>();
     Question question =

@@ -165,4 +165,38 @@ class WeighCommandTest {
     assertThat(read).isEqualTo(start());
     assertThat(weigh(file.toString()).code()).isZero();
   }
+
+  /** The start with one figure of its JSON replaced. */
+  private String with(String was, String is) throws IOException {
+    String text = Json.write(start());
+    assertThat(text).contains(was);
+    return Files.writeString(folder.resolve("odd.json"), text.replace(was, is)).toString();
+  }
+
+  @Test
+  void aJobThatCannotBeNamesFileAndFigure() throws IOException {
+    Outcome cold =
+        weigh(with("\"resistanceKelvinPerWatt\" : 0.11", "\"resistanceKelvinPerWatt\" : 0"));
+    assertThat(cold.code()).isEqualTo(2);
+    assertThat(cold.err()).contains("odd.json").contains("plate to room air");
+    Outcome thin = weigh(with("\"widthMillimetres\" : 9.2", "\"widthMillimetres\" : -9.2"));
+    assertThat(thin.err()).contains("odd.json").contains("die, width");
+    Outcome idle = weigh(with("\"powerShare\" : 1.0", "\"powerShare\" : 0.0"));
+    assertThat(idle.err()).contains("odd.json").contains("No die takes any heat");
+    Outcome bare = weigh(with("\"before\" :", "\"after\" : null, \"before\" : null, \"x\" :"));
+    assertThat(bare.code()).isEqualTo(2);
+    Path empty = Files.writeString(folder.resolve("empty.json"), "");
+    assertThat(weigh(empty.toString()).err()).contains("empty.json").contains("This is no job");
+    Job wrong = start().withReadings(List.of(Reading.plain("a", 150, -5, 22)));
+    assertThat(weigh(job(wrong)).err()).contains("job.json").contains("does not fit a room");
+  }
+
+  @Test
+  void figuresAreWrittenWithEitherMark() throws IOException {
+    JsonNode node = Json.mapper().readTree(weigh(job(start()), "--heat", "120,5", "--json").out());
+    assertThat(node.get("heatWatts").asDouble()).isEqualTo(120.5);
+    Outcome words = weigh(job(start()), "--heat", "much");
+    assertThat(words.code()).isEqualTo(2);
+    assertThat(words.err()).contains("\"much\" is no figure");
+  }
 }

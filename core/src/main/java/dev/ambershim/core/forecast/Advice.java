@@ -177,14 +177,14 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     double then = about.get().spreadKelvin();
     String known =
         question.patterns().isEmpty()
-            ? "Without core temperatures the spread is a guess: "
-            : "The spread between cores would go from ";
+            ? "Without core temperatures the spread between cores is a guess: "
+            : "The spread between cores: ";
     return Optional.of(
         known
             + notation.text(now, Unit.KELVIN)
-            + " to "
+            + " now, "
             + notation.text(then, Unit.KELVIN)
-            + " ("
+            + " then ("
             + notation.range(about.get().spread(), Unit.KELVIN)
             + "); what the sensors themselves differ stays.");
   }

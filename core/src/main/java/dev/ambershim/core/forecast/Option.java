@@ -1,5 +1,6 @@
 package dev.ambershim.core.forecast;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -50,5 +51,25 @@ public record Option(
   /** Whether it can be done. */
   public boolean possible() {
     return impossible.isEmpty();
+  }
+
+  /** The usual cautions of what is done, a sentence each. */
+  public List<String> cautions() {
+    List<String> all = new ArrayList<>();
+    if (kind.opens()) {
+      all.add("Opening ends the warranty. Unplug and discharge first; blades cut away from hands.");
+    }
+    if (steps.contains(Step.METAL_GUARDED) || steps.contains(Step.METAL_BARE)) {
+      all.add(
+          "Liquid metal conducts, creeps and eats aluminium: gloves and eye protection, and follow"
+              + " its label.");
+    }
+    if (steps.contains(Step.MOUNT_FRAME) || steps.contains(Step.MOUNT_BARE)) {
+      all.add("Force on bare silicon in small even turns.");
+    }
+    if (steps.contains(Step.LAP_DIE) || kind == OptionKind.METAL_LAPPED) {
+      all.add("Lap wet; keep nickel and silicon dust out of lungs and off skin.");
+    }
+    return all;
   }
 }

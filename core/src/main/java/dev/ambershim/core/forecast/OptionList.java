@@ -261,7 +261,7 @@ final class OptionList {
         0,
         (copper ? 2.5 : 4.5) + solderHours(),
         24,
-        copper ? lidOff().or(() -> plateAluminium(false)) : lidOff().or(() -> aluminium(false)));
+        copper ? lidOff() : lidOff().or(() -> aluminium(false)));
   }
 
   private Option bare(OptionKind kind) {
@@ -292,7 +292,10 @@ final class OptionList {
         0,
         (lapped ? 5.5 : 3) + (build.lidOn() ? solderHours() : 0),
         1,
-        plateAluminium(true).or(this::outOfReach).or(() -> lapped ? tooThin() : Optional.empty()));
+        plateAluminium()
+            .or(this::notCovered)
+            .or(this::outOfReach)
+            .or(() -> lapped ? tooThin() : Optional.empty()));
   }
 
   private Optional<String> lidOff() {
@@ -305,13 +308,26 @@ final class OptionList {
     if (chip.lid().material() == Material.ALUMINIUM) {
       return Optional.of("The lid is aluminium: liquid metal eats it.");
     }
-    return outside ? plateAluminium(true) : Optional.empty();
+    return outside ? plateAluminium() : Optional.empty();
   }
 
-  private Optional<String> plateAluminium(boolean touches) {
-    return touches && cooler.material() == Material.ALUMINIUM
+  private Optional<String> plateAluminium() {
+    return cooler.material() == Material.ALUMINIUM
         ? Optional.of("The cold plate is aluminium: liquid metal eats it.")
         : Optional.empty();
+  }
+
+  private Optional<String> notCovered() {
+    for (Die die : chip.dies()) {
+      boolean wide =
+          Math.abs(die.xMillimetres()) + die.widthMillimetres() / 2 > cooler.widthMillimetres() / 2;
+      boolean deep =
+          Math.abs(die.yMillimetres()) + die.depthMillimetres() / 2 > cooler.depthMillimetres() / 2;
+      if (wide || deep) {
+        return Optional.of("The cold plate does not reach over all of " + die.name() + ".");
+      }
+    }
+    return Optional.empty();
   }
 
   private Optional<String> outOfReach() {

@@ -75,70 +75,30 @@ public record Job(
 
   /** The same job with other words, cooler and builds. */
   public Job with(String newTitle, String newNotes, Cooler other, Build from, Build to) {
-    return new Job(
-        newTitle,
-        newNotes,
-        chip,
-        other,
-        from,
-        to,
-        heatWatts,
-        careKelvin,
-        runs,
-        readings,
-        terms,
-        ruinedAt);
+    return with("title", newTitle)
+        .with("notes", newNotes)
+        .with("cooler", other)
+        .with("before", from)
+        .with("after", to);
   }
 
   /** The same job with other runs. */
   public Job withRuns(List<RunEntry> other) {
-    return new Job(
-        title,
-        notes,
-        chip,
-        cooler,
-        before,
-        after,
-        heatWatts,
-        careKelvin,
-        other,
-        readings,
-        terms,
-        ruinedAt);
+    return with("runs", other);
   }
 
   /** The same job with other readings by hand. */
   public Job withReadings(List<Reading> other) {
-    return new Job(
-        title,
-        notes,
-        chip,
-        cooler,
-        before,
-        after,
-        heatWatts,
-        careKelvin,
-        runs,
-        other,
-        terms,
-        ruinedAt);
+    return with("readings", other);
   }
 
   /** The same job under other terms. */
   public Job withTerms(Terms other) {
-    return new Job(
-        title,
-        notes,
-        chip,
-        cooler,
-        before,
-        after,
-        heatWatts,
-        careKelvin,
-        runs,
-        readings,
-        other,
-        ruinedAt);
+    return with("terms", other);
+  }
+
+  private Job with(String part, Object value) {
+    return new RecordPath(part).with(this, value);
   }
 
   /** The same job with one more run. */

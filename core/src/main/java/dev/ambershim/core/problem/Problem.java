@@ -34,6 +34,18 @@ public final class Problem extends RuntimeException {
     initCause(cause);
   }
 
+  /** The same problem with the file that it is in, unless it says one already. */
+  public Problem in(String file) {
+    return place().file().isEmpty()
+        ? new Problem(
+            key,
+            new Place(file, place().line(), place().column(), place().field()),
+            what,
+            remedy,
+            this)
+        : this;
+  }
+
   private static String sentence(Place place, String what, String remedy) {
     String where = place.inWords();
     return (where.isEmpty() ? "" : where + ": ") + what + (remedy.isEmpty() ? "" : " " + remedy);

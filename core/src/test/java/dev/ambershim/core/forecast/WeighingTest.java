@@ -388,6 +388,36 @@ class WeighingTest {
   }
 
   @Test
+  void theCoolersLawIsTheOneThatIsStated() {
+    assertThat(new WhatIf(1, 1, 0, 2).coolerLogarithm())
+        .isCloseTo(-0.6 * Math.log(2), within(1e-12));
+    assertThat(new WhatIf(0.5, 0.9, 0, 1).heat()).isCloseTo(0.5 * 0.81, within(1e-12));
+  }
+
+  @Test
+  void aPlateThatDoesNotReachOverADieIsSaid() {
+    StartingPoint point = StartingPoint.DESKTOP_CHIPLETS_SOLDER;
+    Cooler small = Cooler.plain("", 18, 18, 3, Material.COPPER, 0.11);
+    assertThat(
+            option(new Situation(point.chip("x"), small, point.asBought()), OptionKind.BARE)
+                .impossible()
+                .orElseThrow())
+        .isEqualTo("The cold plate does not reach over all of chiplet 1.");
+  }
+
+  @Test
+  void cautionsStandWithTheOptionsThatNeedThem() {
+    StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
+    Situation now = new Situation(point.chip("x"), StartingPoint.cooler(), point.asBought());
+    assertThat(option(now, OptionKind.FRESH_PASTE).cautions()).isEmpty();
+    assertThat(option(now, OptionKind.METAL_ON_LID).cautions())
+        .singleElement()
+        .asString()
+        .startsWith("Liquid metal conducts");
+    assertThat(option(now, OptionKind.BARE_LAPPED).cautions()).hasSize(4);
+  }
+
+  @Test
   void aStrongerFanHelpsAndTheRoomShiftsTemperaturesOnly() {
     Weighing calm = Solved.weigh(PASTE, WhatIf.AS_IT_IS);
     Weighing windy = Solved.weigh(PASTE, new WhatIf(1, 1, 0, 2));

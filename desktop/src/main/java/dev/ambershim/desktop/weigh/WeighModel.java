@@ -161,7 +161,8 @@ public final class WeighModel {
     Map<Situation, Response> solved =
         RESPONSES.of(Weighing.situations(question, notation), lanes, watch);
     Weighing weighing = Weighing.of(question, load, solved, notation);
-    return detailed(weighing, picked(weighing, kind), watch);
+    return detailed(
+        weighing, picked(weighing, kind), Detail.now(weighing, Team.alone(), watch), watch);
   }
 
   /** Weighs again after it was stopped. */
@@ -177,12 +178,13 @@ public final class WeighModel {
         .orElseGet(() -> weighing.ranked().get(0));
   }
 
-  private static Shown detailed(Weighing weighing, OptionForecast picked, SolveWatch watch) {
+  private static Shown detailed(
+      Weighing weighing, OptionForecast picked, Detail asItIs, SolveWatch watch) {
     Option option = picked.option();
     return new Shown(
         weighing,
         picked,
-        Detail.now(weighing, Team.alone(), watch),
+        asItIs,
         option.possible()
             ? Optional.of(Detail.then(weighing, option, Team.alone(), watch))
             : Optional.empty());
@@ -218,7 +220,7 @@ public final class WeighModel {
         .reckoning()
         .submit(
             "",
-            progress -> detailed(weighing, weighing.option(kind), SolveWatch.NONE),
+            progress -> detailed(weighing, weighing.option(kind), now.now(), SolveWatch.NONE),
             result -> {
               // A newer weighing looks at the wanted option by itself.
               if (mine == newest.get() && wanted.filter(k -> k == kind).isPresent()) {

@@ -110,6 +110,9 @@ public final class WeighView implements StageView {
     picked.show(now.picked().finding(), reasons(now, notation), notation);
     plan.setDisable(!now.picked().option().possible() || shell.readOnly());
     String name = now.picked().option().kind().words();
+    // Pictures of the option before would be taken for this one's.
+    ladder.setVisible(now.then().isPresent());
+    heat.setVisible(now.then().isPresent());
     now.then()
         .ifPresent(
             then -> {
@@ -155,11 +158,7 @@ public final class WeighView implements StageView {
             + " afterwards ("
             + notation.range(f.spread(), Unit.KELVIN)
             + ").");
-    if (f.option().kind().opens()) {
-      all.add(
-          "Opening voids the warranty. Liquid metal conducts and eats aluminium: gloves and eye"
-              + " protection, and follow its label.");
-    }
+    all.addAll(f.option().cautions());
     return all;
   }
 

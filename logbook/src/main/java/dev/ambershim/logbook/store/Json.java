@@ -59,6 +59,13 @@ public final class Json {
     try {
       JsonNode node = MAPPER.readTree(json);
       String format = node.path("format").asText("");
+      if (format.isEmpty()) {
+        throw new Problem(
+            "job.unreadable",
+            Place.file(name),
+            "This is no job: it is empty or does not say its format.",
+            "Take the job.json of a bundle that Amber Shim wrote.");
+      }
       if (!format.equals(JOB_FORMAT)) {
         throw new Problem(
             "job.version",
