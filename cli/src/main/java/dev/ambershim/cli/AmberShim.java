@@ -61,6 +61,7 @@ public final class AmberShim implements Callable<Integer> {
 
   static CommandLine commandLine() {
     CommandLine line = new CommandLine(new AmberShim());
+    line.setCaseInsensitiveEnumValuesAllowed(true);
     // People write their figures with either mark, as in the window.
     line.registerConverter(Double.class, AmberShim::figure);
     line.registerConverter(double.class, AmberShim::figure);

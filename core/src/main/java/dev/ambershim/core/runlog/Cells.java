@@ -10,9 +10,6 @@ final class Cells {
   private static final Pattern NUMBER =
       Pattern.compile(
           "([-+]?(?:\\d{1,3}(?:['\\u00a0\\u202f ]\\d{3})+(?:[.,]\\d+)?|\\d[\\d.,]*)(?:[eE][-+]?\\d+)?|[-+]?[.,]\\d+)(.*)");
-  private static final double[] POWERS = {
-    1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
-  };
   private static final Map<String, String> UNITS =
       Map.ofEntries(
           Map.entry("°c", "°C"),
@@ -76,10 +73,6 @@ final class Cells {
     if (end == 0) {
       return Double.NaN;
     }
-    double plain = plain(text, decimalComma ? ',' : '.');
-    if (!Double.isNaN(plain)) {
-      return plain;
-    }
     char first = text.charAt(0);
     if ((first < '0' || first > '9') && "+-.,".indexOf(first) < 0) {
       return Double.NaN;
@@ -97,33 +90,10 @@ final class Cells {
     return parse(digits);
   }
 
-  /**
-   * Digits with at most one decimal mark, the common case, without patterns or copies; not a number
-   * for anything else. Up to 15 digits the quotient of two exact figures is rounded once, so it is
-   * the nearest figure, as {@link Double#parseDouble} gives it.
-   */
-  private static double plain(String text, char mark) {
-    long digits = 0;
-    int count = 0;
-    int decimals = -1;
-    int start = text.charAt(0) == '-' ? 1 : 0;
-    for (int i = start; i < text.length(); i++) {
-      char c = text.charAt(i);
-      if (c >= '0' && c <= '9') {
-        digits = digits * 10 + (c - '0');
-        count++;
-        decimals += decimals >= 0 ? 1 : 0;
-      } else if (c == mark && decimals < 0) {
-        decimals = 0;
-      } else {
-        return Double.NaN;
-      }
-    }
-    if (count == 0 || count > 15) {
-      return Double.NaN;
-    }
-    double value = decimals > 0 ? digits / POWERS[decimals] : digits;
-    return start == 1 ? -value : value;
+  /** What stands behind the number in a cell that holds one with a unit, blanks too; else empty. */
+  static String behind(String cell) {
+    Matcher m = NUMBER.matcher(cell.strip().replace('−', '-'));
+    return m.matches() && unit(m.group(2)) != null ? m.group(2) : "";
   }
 
   private static double parse(String text) {

@@ -10,18 +10,24 @@ import java.util.regex.Pattern;
  * How a log separates its cells and writes its decimals, found from its first lines: the delimiter
  * under which most cells are numbers and most lines have the same count of cells.
  *
- * @param delimiter the delimiter; a tab also stands for runs of blanks when {@code blanks} is set
- * @param blanks whether cells are parted by runs of blanks
+ * @param delimiter the delimiter; a tab also stands for runs of blanks
+ * @param leastBlanks how many blanks in a row part two cells; 0 if blanks do not
  * @param decimalComma whether numbers use a comma as decimal mark
  */
-record Dialect(char delimiter, boolean blanks, boolean decimalComma) {
+record Dialect(char delimiter, int leastBlanks, boolean decimalComma) {
   private static final int LOOK_LINES = 80;
   private static final Pattern RUN_OF_BLANKS = Pattern.compile("[ \\t]+");
+  private static final Pattern WIDE_RUN_OF_BLANKS = Pattern.compile(" *\\t[ \\t]*| {2,}");
   private static final Pattern COMMA_DECIMAL = Pattern.compile("[-+]?\\d+,\\d+( ?[^\\d,]*)?");
   private static final Pattern POINT_DECIMAL = Pattern.compile("[-+]?\\d+\\.\\d+( ?[^\\d.]*)?");
 
+  /** Whether cells are parted by runs of blanks. */
+  boolean blanks() {
+    return leastBlanks > 0;
+  }
+
   String words() {
-    if (blanks) {
+    if (blanks()) {
       return "blanks";
     }
     return switch (delimiter) {
@@ -35,18 +41,19 @@ record Dialect(char delimiter, boolean blanks, boolean decimalComma) {
   /** Tells the dialect from the text's first lines. */
   static Dialect sniff(String text) {
     List<String> lines = text.lines().filter(l -> !l.isBlank()).limit(LOOK_LINES).toList();
-    Dialect best = new Dialect(',', false, false);
+    Dialect best = new Dialect(',', 0, false);
     double bestScore = -1;
     List<Dialect> candidates =
         List.of(
-            new Dialect(';', false, false),
-            new Dialect('\t', false, false),
-            new Dialect('|', false, false),
-            new Dialect(',', false, false),
-            new Dialect('\t', true, false));
+            new Dialect(';', 0, false),
+            new Dialect('\t', 0, false),
+            new Dialect('|', 0, false),
+            new Dialect(',', 0, false),
+            new Dialect('\t', 2, false),
+            new Dialect('\t', 1, false));
     for (Dialect candidate : candidates) {
       boolean comma = candidate.usesDecimalComma(lines);
-      Dialect dialect = new Dialect(candidate.delimiter, candidate.blanks, comma);
+      Dialect dialect = new Dialect(candidate.delimiter, candidate.leastBlanks, comma);
       double score = dialect.score(lines);
       if (score > bestScore + 1e-9) {
         bestScore = score;
@@ -73,6 +80,7 @@ record Dialect(char delimiter, boolean blanks, boolean decimalComma) {
 
   private double score(List<String> lines) {
     Map<Integer, Integer> counts = new HashMap<>();
+    Map<Integer, Integer> cellsOfFigures = new HashMap<>();
     Map<Integer, Integer> numbers = new HashMap<>();
     for (String line : lines) {
       List<String> cells = split(line);
@@ -82,20 +90,24 @@ record Dialect(char delimiter, boolean blanks, boolean decimalComma) {
         if (Cells.blank(cell)
             || !Double.isNaN(Cells.number(cell, decimalComma))
             || !Double.isNaN(Cells.flag(cell))
-            || TimeColumn.looksLikeTime(cell)) {
+            || TimeText.of(cell).isTime()) {
           good++;
         }
       }
-      numbers.merge(cells.size(), good, Integer::sum);
+      // A header is no sample: it speaks for the count of cells and not against the figures.
+      if (good * 2 >= cells.size()) {
+        cellsOfFigures.merge(cells.size(), cells.size(), Integer::sum);
+        numbers.merge(cells.size(), good, Integer::sum);
+      }
     }
     double best = 0;
-    for (Map.Entry<Integer, Integer> e : counts.entrySet()) {
+    for (Map.Entry<Integer, Integer> e : numbers.entrySet()) {
       int cells = e.getKey();
       if (cells < 2) {
         continue;
       }
-      double same = (double) e.getValue() / lines.size();
-      double numeric = (double) numbers.get(cells) / ((double) cells * e.getValue());
+      double same = (double) counts.get(cells) / lines.size();
+      double numeric = (double) e.getValue() / cellsOfFigures.get(cells);
       // More cells win a tie: a blank inside a date also parts a line in two.
       best = Math.max(best, same * numeric * numeric * (1 + Math.min(cells, 40) * 0.002));
     }
@@ -104,7 +116,7 @@ record Dialect(char delimiter, boolean blanks, boolean decimalComma) {
 
   /** The cells of one line; quotes are honoured, line breaks inside them are not. */
   List<String> split(String line) {
-    String rest = blanks ? unblank(line) : line;
+    String rest = blanks() ? unblank(line) : line;
     List<String> cells = new ArrayList<>();
     StringBuilder cell = new StringBuilder();
     boolean quoted = false;
@@ -124,7 +136,9 @@ record Dialect(char delimiter, boolean blanks, boolean decimalComma) {
   }
 
   /** A line of blank-parted cells with single tabs instead. */
-  static String unblank(String line) {
-    return RUN_OF_BLANKS.matcher(line.strip()).replaceAll("\t");
+  private String unblank(String line) {
+    return (leastBlanks == 1 ? RUN_OF_BLANKS : WIDE_RUN_OF_BLANKS)
+        .matcher(line.strip())
+        .replaceAll("\t");
   }
 }

@@ -63,22 +63,6 @@ record Header(String[] names, String[] units, String[] raw, String[] unitRow, in
     return line < 0;
   }
 
-  boolean repeatedBy(String[] cells) {
-    return same(raw, cells) || same(unitRow, cells);
-  }
-
-  private static boolean same(String[] a, String[] b) {
-    if (a.length == 0 || a.length != b.length) {
-      return false;
-    }
-    for (int i = 0; i < a.length; i++) {
-      if (!a[i].strip().equals(b[i].strip())) {
-        return false;
-      }
-    }
-    return true;
-  }
-
   private static boolean isUnitRow(String[] cells) {
     int units = 0;
     int filled = 0;

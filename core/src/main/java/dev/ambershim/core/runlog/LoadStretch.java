@@ -1,6 +1,7 @@
 package dev.ambershim.core.runlog;
 
 import java.util.Arrays;
+import org.hipparchus.util.KthSelector;
 
 /**
  * The loaded part of a log: the longest stretch in which power, or temperature where there is no
@@ -20,14 +21,14 @@ record LoadStretch(int from, int to) {
    * @param smallestStep least difference between the levels that counts as two levels
    */
   static LoadStretch of(double[] signal, double[] seconds, double smallestStep) {
-    double[] sorted = Arrays.stream(signal).filter(v -> !Double.isNaN(v)).sorted().toArray();
-    if (sorted.length == 0) {
+    double[] present = present(signal, 0, signal.length);
+    if (present.length == 0) {
       return new LoadStretch(0, signal.length);
     }
     // A rest may be short, so the low level is the fifth lowest sample; fewer are slips of a
     // sensor.
-    double low = sorted[Math.min(4, sorted.length - 1)];
-    double high = sorted[(int) (0.9 * (sorted.length - 1))];
+    double low = ranked(present, Math.min(4, present.length - 1));
+    double high = ranked(present, (int) (0.9 * (present.length - 1)));
     if (high - low < smallestStep) {
       return new LoadStretch(0, signal.length);
     }
@@ -49,12 +50,27 @@ record LoadStretch(int from, int to) {
       }
     }
     // Temperature falls for a moment before it crosses the middle; leave the fall out.
-    double[] inside =
-        Arrays.stream(signal, bestFrom, bestTo).filter(v -> !Double.isNaN(v)).sorted().toArray();
-    double floor = inside[inside.length / 2] - 0.15 * (high - low);
+    double[] inside = present(signal, bestFrom, bestTo);
+    double floor = ranked(inside, inside.length / 2) - 0.15 * (high - low);
     while (bestTo - bestFrom > 1 && !(signal[bestTo - 1] >= floor)) {
       bestTo--;
     }
     return new LoadStretch(bestFrom, bestTo);
+  }
+
+  private static double[] present(double[] signal, int from, int to) {
+    double[] result = new double[to - from];
+    int n = 0;
+    for (int i = from; i < to; i++) {
+      if (!Double.isNaN(signal[i])) {
+        result[n++] = signal[i];
+      }
+    }
+    return Arrays.copyOf(result, n);
+  }
+
+  /** The figure of a rank, from 0, without a full sort; the figures are put in another order. */
+  private static double ranked(double[] figures, int rank) {
+    return new KthSelector().select(figures, null, rank);
   }
 }

@@ -2,12 +2,16 @@ package dev.ambershim.core.runlog;
 
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.CsvRecord;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleConsumer;
@@ -18,14 +22,23 @@ import java.util.function.DoubleConsumer;
  */
 public final class LogReader {
   /** Raised whenever the same bytes would be read differently. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   private static final int MOST_COLUMNS = 5000;
+
+  /** A file with more lines and no figures among them is no log. */
+  private static final int MOST_LINES_ABOVE = 20_000;
+
+  /** Lines of figures to know the width of a sample by. */
+  private static final int LOOK_ROWS = 200;
 
   private final String fileName;
   private final DoubleConsumer progress;
   private final List<String> remarks = new ArrayList<>();
   private int rowsDropped;
+  private int oddLine;
+  private int repeated;
+  private int resplit;
 
   private LogReader(String fileName, DoubleConsumer progress) {
     this.fileName = fileName;
@@ -50,15 +63,83 @@ public final class LogReader {
    * @param progress is given the share done, 0 to 1, now and then; what it throws ends the reading
    */
   public static RunLog read(String fileName, byte[] bytes, DoubleConsumer progress) {
-    return new LogReader(fileName, progress).read(LogText.decode(fileName, bytes));
+    return new LogReader(fileName, progress).read(LogBytes.of(fileName, bytes));
   }
 
   private record Row(int line, String[] cells) {}
 
-  private RunLog read(LogText decoded) {
-    String text = decoded.text();
-    Dialect dialect = Dialect.sniff(text);
-    List<Row> rows = tokenise(text, dialect);
+  private RunLog read(LogBytes text) {
+    Dialect dialect = Dialect.sniff(text.head());
+    RowHandler handler = new RowHandler();
+    ByteArrayInputStream stream = text.stream();
+    double expected = Math.max(1, stream.available());
+    try (Reader source = new InputStreamReader(stream, text.charset());
+        CsvReader<RowHandler> csv =
+            CsvReader.builder()
+                .fieldSeparator(dialect.delimiter())
+                .skipEmptyLines(true)
+                .allowExtraFields(true)
+                .allowMissingFields(true)
+                .allowExtraCharsAfterClosingQuote(true)
+                .build(
+                    handler,
+                    dialect.blanks() ? new TabbedReader(source, dialect.leastBlanks()) : source)) {
+      Iterator<RowHandler> lines = csv.iterator();
+      List<Row> rows = head(lines, dialect);
+      Samples samples = samples(rows, dialect);
+      handler.into(samples);
+      if (PlainLines.fits(text, dialect)) {
+        PlainLines plain = new PlainLines(text, dialect, samples, handler.line());
+        for (long i = 0; plain.next(); i++) {
+          row(samples, plain.line());
+          if ((i & 1023) == 0) {
+            progress.accept(0.9 * plain.share());
+          }
+        }
+      } else {
+        for (long i = 0; lines.hasNext(); i++) {
+          lines.next();
+          row(samples, handler.line());
+          if ((i & 1023) == 0) {
+            progress.accept(0.9 - 0.9 * stream.available() / expected);
+          }
+        }
+      }
+      sayWhatWasDropped();
+      RunLog log = samples.finish(text.encoding(), remarks, rowsDropped);
+      progress.accept(1);
+      return log;
+    } catch (CsvParseException | UncheckedIOException e) {
+      throw new Problem(
+          "log.cells",
+          Place.line(fileName, handler.line() + 1),
+          "The cells cannot be told apart from here on.",
+          "Look for a quotation mark that is opened and never closed.",
+          e);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** The lines up to where samples begin, and enough after it to know their width. */
+  private List<Row> head(Iterator<RowHandler> lines, Dialect dialect) {
+    List<Row> rows = new ArrayList<>();
+    int firstFigures = -1;
+    while (lines.hasNext() && rows.size() < MOST_LINES_ABOVE) {
+      RowHandler line = lines.next();
+      String[] cells = line.texts();
+      if (line.blank() || (cells.length == 1 && cells[0].isBlank())) {
+        continue;
+      }
+      rows.add(new Row(line.line(), cells));
+      if (firstFigures < 0 && holdsFigures(cells, dialect)) {
+        firstFigures = rows.size();
+      }
+      // A stray line of figures above the header must not stop the search too soon.
+      if (firstFigures >= 0 && rows.size() >= firstFigures + LOOK_ROWS) {
+        break;
+      }
+    }
     if (rows.isEmpty()) {
       throw new Problem(
           "log.empty",
@@ -66,6 +147,11 @@ public final class LogReader {
           "The file holds only blank lines.",
           "Check that the logger had finished writing, and choose the file again.");
     }
+    return rows;
+  }
+
+  /** The samples with those lines of the head that are samples already in it. */
+  private Samples samples(List<Row> rows, Dialect dialect) {
     int first = firstDataRow(rows, dialect);
     Header header = Header.above(rows.stream().map(Row::cells).toList(), first, this::columnsAt);
     if (header.unnamed()) {
@@ -83,53 +169,43 @@ public final class LogReader {
     if (header.line() > 0) {
       remarks.add(count(header.line(), "line") + " above the header passed over.");
     }
-    Samples samples = new Samples(fileName, header, dialect.decimalComma());
-    readRows(rows, first, header, dialect, samples);
-    rows.clear();
-    RunLog log = samples.finish(decoded.encoding(), dialect, remarks, rowsDropped);
-    progress.accept(1);
-    return log;
+    Samples samples = new Samples(fileName, header, dialect);
+    for (Row row : rows.subList(first, rows.size())) {
+      samples.begin();
+      samples.cells(row.cells());
+      row(samples, row.line());
+    }
+    return samples;
   }
 
-  private List<Row> tokenise(String text, Dialect dialect) {
-    String prepared =
-        dialect.blanks() ? String.join("\n", text.lines().map(Dialect::unblank).toList()) : text;
-    List<Row> rows = new ArrayList<>();
-    int line = 0;
-    double expected = Math.max(1, text.length());
-    long read = 0;
-    try (CsvReader<CsvRecord> csv =
-        CsvReader.builder()
-            .fieldSeparator(dialect.delimiter())
-            .skipEmptyLines(true)
-            .allowExtraFields(true)
-            .allowMissingFields(true)
-            .allowExtraCharsAfterClosingQuote(true)
-            .ofCsvRecord(prepared)) {
-      for (CsvRecord record : csv) {
-        line = (int) record.getStartingLineNumber();
-        String[] cells = record.getFields().toArray(String[]::new);
-        for (String cell : cells) {
-          read += cell.length() + 1;
+  private void row(Samples samples, int line) {
+    switch (samples.end(line)) {
+      case KEPT, BLANK -> {}
+      case RESPLIT -> resplit++;
+      case HEADER -> repeated++;
+      case ODD -> {
+        if (rowsDropped == 0) {
+          oddLine = line;
         }
-        if (cells.length > 1 || !cells[0].isBlank()) {
-          rows.add(new Row(line, cells));
-        }
-        if ((rows.size() & 1023) == 0) {
-          progress.accept(Math.min(0.6, 0.6 * read / expected));
-        }
+        rowsDropped++;
       }
-    } catch (CsvParseException | UncheckedIOException e) {
-      throw new Problem(
-          "log.cells",
-          Place.line(fileName, line + 1),
-          "The cells cannot be told apart from here on.",
-          "Look for a quotation mark that is opened and never closed.",
-          e);
-    } catch (java.io.IOException e) {
-      throw new UncheckedIOException(e);
     }
-    return rows;
+  }
+
+  private void sayWhatWasDropped() {
+    if (repeated > 0) {
+      remarks.add("The header is repeated " + times(repeated) + " further down; passed over.");
+    }
+    if (resplit > 0) {
+      remarks.add(count(resplit, "line") + " with another delimiter read all the same.");
+    }
+    if (rowsDropped > 0) {
+      remarks.add(
+          count(rowsDropped, "line")
+              + " without a usable sample dropped, the first at line "
+              + oddLine
+              + ".");
+    }
   }
 
   /** The first row that holds figures and is followed by more of the same. */
@@ -167,7 +243,7 @@ public final class LogReader {
       filled++;
       if (!Double.isNaN(Cells.number(cell, dialect.decimalComma()))
           || !Double.isNaN(Cells.flag(cell))
-          || TimeColumn.looksLikeTime(cell)) {
+          || TimeText.of(cell).isTime()) {
         figures++;
       }
     }
@@ -184,73 +260,6 @@ public final class LogReader {
         .max(Map.Entry.comparingByValue())
         .map(Map.Entry::getKey)
         .orElse(1);
-  }
-
-  private void readRows(
-      List<Row> rows, int first, Header header, Dialect dialect, Samples samples) {
-    int repeated = 0;
-    int resplit = 0;
-    int odd = 0;
-    int oddLine = 0;
-    for (int i = first; i < rows.size(); i++) {
-      Row row = rows.get(i);
-      String[] cells = row.cells();
-      if (header.repeatedBy(cells)) {
-        repeated++;
-        continue;
-      }
-      if (cells.length < header.width() && !dialect.blanks()) {
-        String[] again = resplit(cells, header.width());
-        if (again != null) {
-          cells = again;
-          resplit++;
-        }
-      }
-      // A line that is cut off, or that holds a remark, has no sample to give.
-      boolean usable =
-          cells.length * 2 > header.width()
-              && cells.length <= header.width() + 2
-              && holdsFigures(cells, dialect);
-      if (!usable) {
-        if (odd == 0) {
-          oddLine = row.line();
-        }
-        odd++;
-        continue;
-      }
-      samples.add(row.line(), cells);
-      if ((i & 1023) == 0) {
-        progress.accept(0.6 + 0.35 * i / rows.size());
-      }
-    }
-    rowsDropped += odd;
-    if (repeated > 0) {
-      remarks.add("The header is repeated " + times(repeated) + " further down; passed over.");
-    }
-    if (resplit > 0) {
-      remarks.add(count(resplit, "line") + " with another delimiter read all the same.");
-    }
-    if (odd > 0) {
-      remarks.add(
-          count(odd, "line")
-              + " without a usable sample dropped, the first at line "
-              + oddLine
-              + ".");
-    }
-  }
-
-  /** The cells of a line that uses another delimiter, or null if none gives the right count. */
-  private static String[] resplit(String[] cells, int width) {
-    if (cells.length != 1) {
-      return null;
-    }
-    for (char other : new char[] {';', '\t', ',', '|'}) {
-      List<String> parts = new Dialect(other, false, false).split(cells[0]);
-      if (parts.size() == width) {
-        return parts.toArray(String[]::new);
-      }
-    }
-    return null;
   }
 
   static String count(int n, String noun) {

@@ -193,32 +193,28 @@ public final class RunAnalyser {
     return found.isEmpty() ? null : found.get(0).values();
   }
 
+  /** Mean over channels; a sample that lacks a channel would shift it, so it does not count. */
   private double[] average(List<Channel> channels) {
     double[] result = new double[log.size()];
-    for (int i = 0; i < result.length; i++) {
-      double sum = 0;
-      int n = 0;
-      for (Channel c : channels) {
-        double v = c.values()[i];
-        if (!Double.isNaN(v)) {
-          sum += v;
-          n++;
-        }
+    for (Channel c : channels) {
+      double[] values = c.values();
+      for (int i = 0; i < result.length; i++) {
+        result[i] += values[i];
       }
-      // A sample that lacks a core would shift the mean, so it does not count.
-      result[i] = n == channels.size() ? sum / n : Double.NaN;
+    }
+    for (int i = 0; i < result.length; i++) {
+      result[i] /= channels.size();
     }
     return result;
   }
 
   private double[] highest(List<Channel> channels) {
-    double[] result = new double[log.size()];
-    Arrays.fill(result, Double.NaN);
-    for (int i = 0; i < result.length; i++) {
-      for (Channel c : channels) {
-        double v = c.values()[i];
-        if (!Double.isNaN(v) && !(v <= result[i])) {
-          result[i] = v;
+    double[] result = channels.get(0).values().clone();
+    for (Channel c : channels.subList(1, channels.size())) {
+      double[] values = c.values();
+      for (int i = 0; i < result.length; i++) {
+        if (values[i] > result[i] || Double.isNaN(result[i])) {
+          result[i] = values[i];
         }
       }
     }
@@ -276,7 +272,13 @@ public final class RunAnalyser {
   }
 
   private static double max(double[] series) {
-    return Arrays.stream(series).filter(v -> !Double.isNaN(v)).max().orElse(0);
+    double top = 0;
+    for (double v : series) {
+      if (v > top) {
+        top = v;
+      }
+    }
+    return top;
   }
 
   private static String plain(double kelvin) {

@@ -8,91 +8,273 @@ import java.util.List;
 
 /** Gathers a log's rows into columns, puts time in order, and guesses the roles. */
 final class Samples {
+  /** What became of a line. */
+  enum Line {
+    KEPT,
+    BLANK,
+    RESPLIT,
+    HEADER,
+    ODD
+  }
+
+  private static final int SCRATCH_FIGURES = 1 << 15;
+
   private final String fileName;
   private final Header header;
-  private final boolean decimalComma;
-  private final double[][] figures;
-  private final int[] readable;
-  private final int[] filled;
-  private final int[] flags;
-  private final int[] firstBadLine;
-  private final String[] firstBad;
+  private final Dialect dialect;
+  private final char mark;
+  private final int width;
+  private final Column[] columns;
   private final int[] timeColumns;
-  private final List<String> timeTexts = new ArrayList<>();
+  private final boolean timeNamed;
+
+  // The last rows, one after the other: they go into the columns when they fill the scratch, so
+  // that a row is written in one place of memory and a column in another, each in its order.
+  private final double[] rows;
+  private final int mostRows;
+  private int row;
+  private int start;
+
+  // What the current row holds besides plain numbers.
+  private final TimeText[] times = {TimeText.NONE, TimeText.NONE};
+  private final int[] odd;
+  private int odds;
+  private int blanks;
+  private int texts;
+  private int cells;
+
+  private final String[] repeatedNames;
+  private final String[] repeatedUnits;
+  private double[] seconds = new double[1024];
+  private double[] dayFirstSeconds = new double[0];
+  private boolean dayFirst;
+  private boolean monthFirst;
+  private boolean eitherOrder;
+  private TimeText firstTime = TimeText.NONE;
   private int[] lines = new int[1024];
   private int size;
 
-  Samples(String fileName, Header header, boolean decimalComma) {
+  Samples(String fileName, Header header, Dialect dialect) {
     this.fileName = fileName;
     this.header = header;
-    this.decimalComma = decimalComma;
-    int width = header.width();
-    figures = new double[width][1024];
-    readable = new int[width];
-    filled = new int[width];
-    flags = new int[width];
-    firstBadLine = new int[width];
-    firstBad = new String[width];
+    this.dialect = dialect;
+    mark = dialect.decimalComma() ? ',' : '.';
+    width = header.width();
+    columns = new Column[width];
+    mostRows = Math.max(16, SCRATCH_FIGURES / width);
+    rows = new double[mostRows * width];
+    odd = new int[width];
+    repeatedNames = Arrays.stream(header.raw()).map(String::strip).toArray(String[]::new);
+    repeatedUnits = Arrays.stream(header.unitRow()).map(String::strip).toArray(String[]::new);
     List<Integer> named = new ArrayList<>();
     for (int c = 0; c < width; c++) {
-      if (TimeColumn.named(header.names()[c]) && named.size() < 2) {
+      columns[c] = new Column(dialect.decimalComma());
+      if (TimeText.named(header.names()[c]) && named.size() < 2) {
         named.add(c);
       }
     }
-    timeColumns = named.stream().mapToInt(Integer::intValue).toArray();
+    timeNamed = !named.isEmpty();
+    timeColumns = timeNamed ? named.stream().mapToInt(Integer::intValue).toArray() : new int[1];
   }
 
-  /** Adds a row. */
-  void add(int line, String[] cells) {
+  /** A new line begins. */
+  void begin() {
+    times[0] = TimeText.NONE;
+    times[1] = TimeText.NONE;
+    odds = 0;
+    blanks = 0;
+    texts = 0;
+    cells = 0;
+  }
+
+  /** Count of the line's cells so far. */
+  int cellCount() {
+    return cells;
+  }
+
+  /** The line's next cell, which holds a plain figure. */
+  void figure(double figure) {
+    int c = cells++;
+    if (c < width) {
+      rows[start + c] = figure;
+    }
+  }
+
+  /** The line's next cell. */
+  void cell(char[] buffer, int offset, int length) {
+    int c = cells++;
+    if (c >= width) {
+      return;
+    }
+    double figure = Column.plain(buffer, offset, offset + length, mark);
+    rows[start + c] = Double.isNaN(figure) ? other(c, buffer, offset, length) : figure;
+  }
+
+  /** A cell that is no plain number. */
+  private double other(int c, char[] buffer, int offset, int length) {
+    double figure = columns[c].read(buffer, offset, length);
+    odd[odds++] = c;
+    Column.Kind kind = columns[c].kind();
+    blanks += kind == Column.Kind.BLANK ? 1 : 0;
+    if (kind == Column.Kind.TEXT) {
+      texts++;
+      for (int t = 0; t < timeColumns.length; t++) {
+        if (timeColumns[t] == c) {
+          times[t] = TimeText.of(columns[c].text());
+          texts -= times[t].isTime() ? 1 : 0;
+        }
+      }
+    }
+    return figure;
+  }
+
+  /** All cells of a line that is at hand as text. */
+  void cells(String[] line) {
+    for (String cell : line) {
+      cell(cell.toCharArray(), 0, cell.length());
+    }
+  }
+
+  /** The line ends; it is kept if it holds a sample. */
+  Line end(int line) {
+    for (int c = cells; c < width; c++) {
+      rows[start + c] = Double.NaN;
+      columns[c].read(new char[0], 0, 0);
+      odd[odds++] = c;
+      blanks++;
+    }
+    if (cells == 1 && blanks == width) {
+      return Line.BLANK;
+    }
+    if (texts > 0 && (repeats(repeatedNames) || repeats(repeatedUnits))) {
+      return Line.HEADER;
+    }
+    if (cells == 1 && width > 1 && !dialect.blanks()) {
+      List<String> again = resplit(columns[0].text());
+      if (!again.isEmpty()) {
+        begin();
+        cells(again.toArray(String[]::new));
+        return keep(line) ? Line.RESPLIT : Line.ODD;
+      }
+    }
+    return keep(line) ? Line.KEPT : Line.ODD;
+  }
+
+  /** Whether the line is one of the header's lines once more. */
+  private boolean repeats(String[] names) {
+    if (names.length == 0 || names.length != cells) {
+      return false;
+    }
+    int o = 0;
+    for (int c = 0; c < Math.min(width, cells); c++) {
+      while (o < odds && odd[o] < c) {
+        o++;
+      }
+      boolean same =
+          (o < odds && odd[o] == c)
+              ? names[c].equals(columns[c].text())
+              : Cells.number(names[c], dialect.decimalComma()) == rows[start + c];
+      if (!same) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** The cells of a line that uses another delimiter; empty if none gives the right count. */
+  private List<String> resplit(String text) {
+    for (char delimiter : new char[] {';', '\t', ',', '|'}) {
+      List<String> parts = new Dialect(delimiter, 0, false).split(text);
+      if (parts.size() == width) {
+        return parts;
+      }
+    }
+    return List.of();
+  }
+
+  /** Keeps the line, unless it is cut off or a remark, with no sample to give. */
+  private boolean keep(int line) {
+    int filled = width - blanks;
+    boolean usable =
+        cells * 2 > width && cells <= width + 2 && filled > texts && (filled - texts) * 2 >= filled;
+    if (!usable) {
+      return false;
+    }
     if (size == lines.length) {
       lines = Arrays.copyOf(lines, size * 2);
-      for (int c = 0; c < figures.length; c++) {
-        figures[c] = Arrays.copyOf(figures[c], size * 2);
-      }
+      seconds = Arrays.copyOf(seconds, size * 2);
+      dayFirstSeconds = Arrays.copyOf(dayFirstSeconds, dayFirstSeconds.length * 2);
     }
     lines[size] = line;
-    timeTexts.add(timeText(cells));
-    for (int c = 0; c < figures.length; c++) {
-      String cell = c < cells.length ? cells[c] : "";
-      double value = Double.NaN;
-      if (!Cells.blank(cell)) {
-        filled[c]++;
-        value = Cells.number(cell, decimalComma);
-        if (Double.isNaN(value)) {
-          value = Cells.flag(cell);
-          flags[c] += Double.isNaN(value) ? 0 : 1;
-        }
-        if (!Double.isNaN(value)) {
-          readable[c]++;
-        } else if (firstBadLine[c] == 0) {
-          firstBadLine[c] = line;
-          firstBad[c] = cell.strip();
-        }
-      }
-      figures[c][size] = value;
+    keepTime();
+    for (int o = 0; o < odds; o++) {
+      Column column = columns[odd[o]];
+      column.count(column.kind(), column.text(), line);
     }
     size++;
+    row++;
+    start += width;
+    if (row == mostRows) {
+      flush();
+    }
+    return true;
   }
 
-  private String timeText(String[] cells) {
-    if (timeColumns.length == 0) {
-      return cells.length > 0 ? cells[0] : "";
+  private void flush() {
+    for (int c = 0; c < width; c++) {
+      columns[c].append(rows, c, width, row);
     }
-    String first = timeColumns[0] < cells.length ? cells[timeColumns[0]].strip() : "";
-    if (timeColumns.length == 1) {
-      return first;
-    }
-    String second = timeColumns[1] < cells.length ? cells[timeColumns[1]].strip() : "";
-    // A date and a time of day in two columns belong together; otherwise the first one counts.
-    if (TimeColumn.looksLikeTime(first)
-        && TimeColumn.looksLikeTime(second)
-        && TimeColumn.timeOfDayOnly(first) != TimeColumn.timeOfDayOnly(second)) {
-      return TimeColumn.timeOfDayOnly(second) ? first + " " + second : second + " " + first;
-    }
-    return first;
+    row = 0;
+    start = 0;
   }
 
-  RunLog finish(String encoding, Dialect dialect, List<String> remarks, int rowsDropped) {
+  private void keepTime() {
+    TimeText time = times[0];
+    if (times[1].isTime()
+        && time.isTime()
+        && (time.dateOnly() ? times[1].timeOfDay() : time.timeOfDay() && times[1].dateOnly())) {
+      // A date and a time of day in two columns belong together; otherwise the first one counts.
+      time = time.with(times[1]);
+    }
+    if (size == 0) {
+      firstTime = time;
+    }
+    if (!time.isTime()) {
+      seconds[size] = elapsed(rows[start + timeColumns[0]]);
+    } else {
+      seconds[size] = time.seconds();
+      dayFirst |= time.order() == TimeText.Order.DAY_FIRST;
+      monthFirst |= time.order() == TimeText.Order.MONTH_FIRST;
+      if (time.order() == TimeText.Order.EITHER) {
+        eitherOrder = true;
+        if (dayFirstSeconds.length == 0) {
+          dayFirstSeconds = Arrays.copyOf(seconds, seconds.length);
+        }
+      }
+    }
+    if (dayFirstSeconds.length > 0) {
+      dayFirstSeconds[size] = time.isTime() ? time.dayFirstSeconds() : seconds[size];
+    }
+  }
+
+  /** Seconds from a figure: by its unit, or by its size where it counts from 1970. */
+  private double elapsed(double figure) {
+    double large = Math.abs(figure);
+    if (large > 1e11) {
+      return figure / (large > 1e17 ? 1e9 : large > 1e14 ? 1e6 : 1e3);
+    }
+    String unit = timeNamed ? header.units()[timeColumns[0]] : "";
+    return figure
+        * switch (unit) {
+          case "ms" -> 1e-3;
+          case "min" -> 60;
+          case "h" -> 3600;
+          default -> 1;
+        };
+  }
+
+  RunLog finish(String encoding, List<String> remarks, int rowsDropped) {
+    flush();
     if (size == 0) {
       throw new Problem(
           "log.noSamples",
@@ -110,15 +292,18 @@ final class Samples {
     int bad = 0;
     List<Channel> channels = new ArrayList<>();
     int wordy = 0;
-    for (int c = 0; c < figures.length; c++) {
+    for (int c = 0; c < width; c++) {
       if (timed && isTime(c)) {
+        columns[c].drop();
         continue;
       }
-      if (readable[c] * 2 < filled[c] || readable[c] == 0) {
-        wordy += filled[c] > 0 ? 1 : 0;
+      Column column = columns[c];
+      if (column.readable() * 2 < column.filled() || column.readable() == 0) {
+        wordy += column.filled() > 0 ? 1 : 0;
+        column.drop();
         continue;
       }
-      int badHere = filled[c] - readable[c];
+      int badHere = column.filled() - column.readable();
       if (badHere > 0) {
         bad += badHere;
         remarks.add(
@@ -126,11 +311,11 @@ final class Samples {
                 + " of \""
                 + header.names()[c]
                 + "\" held no number, the first at line "
-                + firstBadLine[c]
+                + column.firstBadLine()
                 + ", column "
                 + (c + 1)
                 + ": \""
-                + shorten(firstBad[c])
+                + shorten(column.firstBad())
                 + "\".");
       }
       channels.add(channel(c, time.kept()));
@@ -162,59 +347,60 @@ final class Samples {
   }
 
   private boolean isTime(int column) {
-    if (timeColumns.length == 0) {
-      return column == 0;
-    }
     return Arrays.stream(timeColumns).anyMatch(c -> c == column);
   }
 
   private boolean hasTime() {
-    if (timeColumns.length > 0) {
+    if (timeNamed || firstTime.isTime()) {
       return true;
     }
     // Without a name: the first column is time if it reads as time, or climbs all the way.
-    if (TimeColumn.looksLikeTime(timeTexts.get(0))) {
-      return true;
-    }
-    if (!header.unnamed() || figures.length < 2 || size < 3) {
-      return false;
-    }
-    for (int i = 1; i < size; i++) {
-      if (!(figures[0][i] > figures[0][i - 1])) {
-        return false;
-      }
-    }
-    return true;
+    return header.unnamed() && width > 1 && columns[0].climbs();
   }
 
   private TimeLine readTime() {
-    String unit = timeColumns.length > 0 ? header.units()[timeColumns[0]] : "";
-    boolean dayFirst =
-        timeTexts.stream().anyMatch(t -> t.indexOf('/') > 0 && t.matches("(1[3-9]|[23]\\d)/\\d.*"));
-    double[] raw = new double[size];
-    for (int i = 0; i < size; i++) {
-      raw[i] = TimeColumn.seconds(timeTexts.get(i), dayFirst, unit, decimalComma);
+    double[] one = Arrays.copyOf(seconds, size);
+    seconds = new double[0];
+    if (eitherOrder) {
+      double[] other = Arrays.copyOf(dayFirstSeconds, size);
+      // No day beyond the twelfth tells the order; the shorter recording is the likelier one.
+      boolean swap = dayFirst || (!monthFirst && span(other) < span(one));
+      one = swap ? other : one;
     }
-    return TimeLine.inOrder(fileName, raw, lines, TimeColumn.timeOfDayOnly(timeTexts.get(0)));
+    return TimeLine.inOrder(fileName, one, lines, firstTime.timeOfDay());
+  }
+
+  private static double span(double[] times) {
+    double low = Double.POSITIVE_INFINITY;
+    double high = Double.NEGATIVE_INFINITY;
+    for (double t : times) {
+      if (!Double.isNaN(t)) {
+        low = Math.min(low, t);
+        high = Math.max(high, t);
+      }
+    }
+    return high - low;
   }
 
   private Channel channel(int c, int[] kept) {
-    double[] values = new double[kept.length];
+    double[] values = columns[c].take(kept);
     double low = Double.POSITIVE_INFINITY;
     double high = Double.NEGATIVE_INFINITY;
-    boolean binary = true;
-    for (int i = 0; i < kept.length; i++) {
-      double v = figures[c][kept[i]];
-      values[i] = v;
-      if (!Double.isNaN(v)) {
-        low = Math.min(low, v);
-        high = Math.max(high, v);
-        binary &= v == 0 || v == 1;
+    for (double v : values) {
+      if (v < low) {
+        low = v;
+      }
+      if (v > high) {
+        high = v;
       }
     }
+    boolean binary = low >= 0 && high <= 1;
+    for (int i = 0; binary && i < values.length; i++) {
+      binary = !(values[i] > 0 && values[i] < 1);
+    }
     String name = header.names()[c];
-    String unit = header.units()[c];
-    boolean flag = flags[c] > 0 || binary;
+    String unit = header.units()[c].isEmpty() ? columns[c].unit() : header.units()[c];
+    boolean flag = columns[c].hasFlags() || binary;
     RoleGuess guess = RoleGuess.of(name, unit, low, high, flag);
     if (unit.equals("°F")) {
       scale(values, 1 / 1.8, -32 / 1.8);

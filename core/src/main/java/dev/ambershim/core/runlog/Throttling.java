@@ -33,18 +33,24 @@ record Throttling(boolean[] samples, String how) {
     if (clock == null) {
       return new Throttling(marks, "");
     }
-    double top = 0;
     double ceiling = Double.NEGATIVE_INFINITY;
     for (int i = load.from(); i < load.to(); i++) {
-      top = Math.max(top, medianOfFive(clock, i, load));
-      ceiling = Math.max(ceiling, hottest[i]);
+      if (hottest[i] > ceiling) {
+        ceiling = hottest[i];
+      }
     }
     if (ceiling < LEAST_CELSIUS) {
       return new Throttling(marks, "");
     }
+    double[] smooth = new double[load.to() - load.from()];
+    double top = 0;
+    for (int i = 0; i < smooth.length; i++) {
+      smooth[i] = medianOfFive(clock, load.from() + i, load);
+      top = smooth[i] > top ? smooth[i] : top;
+    }
     for (int i = load.from(); i < load.to(); i++) {
       marks[i] =
-          medianOfFive(clock, i, load) < CLOCK_SHARE * top
+          smooth[i - load.from()] < CLOCK_SHARE * top
               && hottest[i] >= ceiling - CEILING_BAND_KELVIN;
       any |= marks[i];
     }

@@ -9,6 +9,7 @@ import dev.ambershim.core.problem.Problem;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import java.util.Random;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -153,6 +154,87 @@ class LogReaderTest {
     }
 
     @Test
+    void unitsInTheCellsCountWhereTheHeaderHasNone() {
+      RunLog log = read("time,core 0,clock\n0,212 °F,4.7 GHz\n1,140 °F,4.65 GHz\n2,32 °F,4 GHz\n");
+      assertThat(log.with(Role.CORE).get(0).values()[0]).isCloseTo(100, within(1e-9));
+      assertThat(log.with(Role.CLOCK).get(0).values()[1]).isCloseTo(4650, within(1e-9));
+    }
+
+    @Test
+    void fixedWidthWithBlanksInNamesAndCells() {
+      RunLog log =
+          read(
+              """
+              Date and time          Core 0    Room air   Chip power
+              2026-03-01 10:00:00    61.5      21.5       160.0
+              2026-03-01 10:00:01    62.5      21.5       161.0
+              2026-03-01 10:00:02    63.5      21.5       162.0
+              """);
+      assertThat(log.channels())
+          .extracting(Channel::name)
+          .containsExactly("Core 0", "Room air", "Chip power");
+      assertThat(log.with(Role.CORE).get(0).values()).containsExactly(61.5, 62.5, 63.5);
+      assertThat(log.seconds()).containsExactly(0, 1, 2);
+    }
+
+    @Test
+    void textInUtf16WithItsMarkAndFixedBlanks() {
+      String text =
+          "\ufeff"
+              + """
+              time  core 0  room
+              0  61.5  21.5
+              1  62.5  21.5
+              2  63.5  21.5
+              """;
+      RunLog log = LogReader.read("run.txt", text.getBytes(StandardCharsets.UTF_16LE));
+      assertThat(log.with(Role.CORE).get(0).values()).containsExactly(61.5, 62.5, 63.5);
+    }
+
+    /** A quoted name has FastCSV part every cell; without it the bytes are read in one pass. */
+    @Test
+    void bothWaysOfReadingGiveTheSame() {
+      Random random = new Random(3);
+      StringBuilder text = new StringBuilder(",core 1 [°C],room,clock,throttling\n");
+      for (int i = 0; i < 2000; i++) {
+        text.append(i).append(random.nextInt(20) == 0 ? ", " : ",");
+        text.append(random.nextBoolean() ? "-" : "").append(Math.abs(random.nextGaussian()));
+        text.append(random.nextInt(9) == 0 ? " °C," : ",");
+        text.append(random.nextInt(7) == 0 ? "n/a" : String.valueOf(random.nextInt(1000) / 8.0));
+        text.append(',').append(random.nextInt(5) == 0 ? "1'234.5" : "4650.");
+        text.append(random.nextInt(50) == 0 ? "" : random.nextBoolean() ? ",yes" : ",no");
+        text.append(random.nextInt(30) == 0 ? ",extra\r\n" : "\n");
+        text.append(random.nextInt(40) == 0 ? "\n# a remark\n" : "");
+      }
+      RunLog plain = read("time" + text);
+      RunLog quoted = read("\"time\"" + text);
+      assertThat(plain.notes()).isEqualTo(quoted.notes());
+      assertThat(plain.seconds()).isEqualTo(quoted.seconds());
+      assertThat(plain.channels()).hasSize(4);
+      for (int c = 0; c < 4; c++) {
+        assertThat(plain.channels().get(c).values()).isEqualTo(quoted.channels().get(c).values());
+        assertThat(plain.channels().get(c).unit()).isEqualTo(quoted.channels().get(c).unit());
+      }
+    }
+
+    @Test
+    void manyMoreRowsThanOneBlock() {
+      StringBuilder text = new StringBuilder("time;core 0;room;throttling\n");
+      for (int i = 0; i < 40_000; i++) {
+        text.append(i)
+            .append(';')
+            .append(i % 90)
+            .append(",5;21,5;")
+            .append(i % 7 == 0 ? "ja\n" : "nein\n");
+      }
+      RunLog log = read(text.toString());
+      assertThat(log.size()).isEqualTo(40_000);
+      assertThat(log.with(Role.CORE).get(0).values()[39_999]).isEqualTo(39_999 % 90 + 0.5);
+      assertThat(log.with(Role.THROTTLE).get(0).values()[7 * 5000]).isEqualTo(1);
+      assertThat(log.with(Role.THROTTLE).get(0).values()[7 * 5000 + 1]).isZero();
+    }
+
+    @Test
     void fiveHundredColumns() {
       String head =
           "time,"
@@ -182,6 +264,20 @@ class LogReaderTest {
       assertThat(seconds("31/03/2026 23:59:59", "01/04/2026 00:00:01")).containsExactly(0, 2);
       assertThat(seconds("10:00:00.250", "10:00:00.750")).containsExactly(0, 0.5);
       assertThat(seconds("1772359200000", "1772359202000")).containsExactly(0, 2);
+      assertThat(seconds("1772359200000000", "1772359202000000")).containsExactly(0, 2);
+      assertThat(seconds("14 Mar 2026 10:00:00", "14 Mar 2026 10:00:02")).containsExactly(0, 2);
+      assertThat(seconds("31-Dec-26 23:59:59", "01-Jan-27 00:00:01")).containsExactly(0, 2);
+      assertThat(seconds("Mar 14, 2026 10:00:00", "Mar 14, 2026 10:00:02")).containsExactly(0, 2);
+      assertThat(seconds("20260301T235959", "20260302T000001")).containsExactly(0, 2);
+      assertThat(seconds("2026/03/01 10:00", "2026/03/01 10:01")).containsExactly(0, 60);
+      assertThat(seconds("2026-03-01T10:00:00.5+01:00", "2026-03-01T10:00:02+01:00"))
+          .containsExactly(0, 1.5);
+    }
+
+    @Test
+    void anOrderThatNoDayTellsIsTheShorterOne() {
+      assertThat(seconds("3/4/2026 23:59:59", "4/4/2026 00:00:01")).containsExactly(0, 2);
+      assertThat(seconds("4/3/2026 23:59:59", "4/4/2026 00:00:01")).containsExactly(0, 2);
     }
 
     @Test

@@ -1,0 +1,321 @@
+package dev.ambershim.core.runlog;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.Locale;
+import java.util.regex.Pattern;
+
+/**
+ * One cell read as time, as loggers write it: a time of day, or a date with or without one, in
+ * several orders. Only differences matter later, so time zones are passed over.
+ *
+ * @param kind what the cell holds
+ * @param seconds seconds since midnight, or since 1970
+ * @param dayFirstSeconds the same with day and month the other way round, where the cell allows it;
+ *     else equal to {@code seconds}
+ * @param order what the cell tells of the order of day and month
+ */
+record TimeText(Kind kind, double seconds, double dayFirstSeconds, Order order) {
+  /** What a cell holds. */
+  enum Kind {
+    NONE,
+    TIME_OF_DAY,
+    DATE,
+    DATE_AND_TIME
+  }
+
+  /** What a cell tells of the order of day and month. */
+  enum Order {
+    NOTHING,
+    DAY_FIRST,
+    MONTH_FIRST,
+    EITHER
+  }
+
+  static final TimeText NONE = new TimeText(Kind.NONE, Double.NaN, Double.NaN, Order.NOTHING);
+
+  private static final Pattern NAMED =
+      Pattern.compile(
+          "(.*[^a-z])?(time|date|timestamp|datetime|elapsed|zeit|uhrzeit|datum|t)([^a-z].*)?"
+              + "|(elapsed )?(s|sec|secs|seconds|ms)");
+
+  /** First three letters of the months in English, and of those that differ in German. */
+  private static final String MONTHS = "janfebmaraprmayjunjulaugsepoctnovdec";
+
+  private static final String GERMAN_MONTHS = "janfebmrzaprmaijunjulaugsepoktnovdez";
+
+  /** Whether a column of this name holds time. */
+  static boolean named(String name) {
+    return NAMED.matcher(name.toLowerCase(Locale.ROOT)).matches();
+  }
+
+  boolean isTime() {
+    return kind != Kind.NONE;
+  }
+
+  boolean timeOfDay() {
+    return kind == Kind.TIME_OF_DAY;
+  }
+
+  boolean dateOnly() {
+    return kind == Kind.DATE;
+  }
+
+  /** A date in one cell with the time of day in another. */
+  TimeText with(TimeText other) {
+    TimeText date = timeOfDay() ? other : this;
+    TimeText time = timeOfDay() ? this : other;
+    return new TimeText(
+        Kind.DATE_AND_TIME,
+        date.seconds + time.seconds,
+        date.dayFirstSeconds + time.seconds,
+        date.order);
+  }
+
+  static TimeText of(String cell) {
+    String text = cell.strip();
+    if (text.length() < 4) {
+      return NONE;
+    }
+    Scanner scan = new Scanner(text);
+    return scan.read();
+  }
+
+  /** Walks along one cell. */
+  private static final class Scanner {
+    private final String text;
+    private int at;
+    private int digits;
+
+    Scanner(String text) {
+      this.text = text;
+    }
+
+    TimeText read() {
+      if (letter(peek())) {
+        return monthFirst();
+      }
+      int first = number(4);
+      if (digits == 0) {
+        return NONE;
+      }
+      char mark = peek();
+      if (mark == ':' && digits <= 3) {
+        at = 0;
+        double seconds = timeOfDay();
+        return Double.isNaN(seconds) || at < text.length()
+            ? NONE
+            : new TimeText(Kind.TIME_OF_DAY, seconds, seconds, Order.NOTHING);
+      }
+      if (digits == 4 && digit(mark)) {
+        return compact(first);
+      }
+      boolean year = digits == 4;
+      if (mark != '-' && mark != '/' && mark != '.' && mark != ' ') {
+        return NONE;
+      }
+      at++;
+      if (letter(peek())) {
+        int month = month();
+        skip("-/. ");
+        int last = number(4);
+        return month == 0 || digits == 0
+            ? NONE
+            : year ? end(first, month, last, false) : end(full(last), month, first, false);
+      }
+      if (mark == ' ') {
+        return NONE;
+      }
+      int second = number(2);
+      if (digits == 0 || peek() != mark) {
+        return NONE;
+      }
+      at++;
+      int third = number(4);
+      if (digits == 0) {
+        return NONE;
+      }
+      if (year) {
+        return end(first, second, third, false);
+      }
+      return mark == '.'
+          ? end(full(third), second, first, false)
+          : end(full(third), first, second, true);
+    }
+
+    /** Such as "Mar 14, 2026 10:00". */
+    private TimeText monthFirst() {
+      int month = month();
+      skip(" .");
+      int day = number(2);
+      boolean any = digits > 0;
+      skip(", ");
+      int year = number(4);
+      return month == 0 || !any || digits != 4 ? NONE : end(year, month, day, false);
+    }
+
+    /** Such as "20260314T100000". */
+    private TimeText compact(int year) {
+      int month = number(2);
+      int day = number(2);
+      if (peek() != 'T' && peek() != ' ') {
+        return NONE;
+      }
+      at++;
+      int hour = number(2);
+      int minute = number(2);
+      int second = number(2);
+      return digits != 2 || at < text.length()
+          ? NONE
+          : date(
+              year, month, day, false, hour * 3600.0 + minute * 60.0 + second, Kind.DATE_AND_TIME);
+    }
+
+    private TimeText end(int year, int month, int day, boolean eitherOrder) {
+      int before = at;
+      skip("T ,");
+      if (at == text.length()) {
+        return date(year, month, day, eitherOrder, 0, Kind.DATE);
+      }
+      if (at == before) {
+        return NONE;
+      }
+      double within = timeOfDay();
+      skip(" ");
+      if (peek() == 'Z') {
+        at++;
+      } else if (peek() == '+' || peek() == '-') {
+        at++;
+        number(2);
+        skip(":");
+        number(2);
+      }
+      return Double.isNaN(within) || at < text.length()
+          ? NONE
+          : date(year, month, day, eitherOrder, within, Kind.DATE_AND_TIME);
+    }
+
+    private static TimeText date(
+        int year, int month, int day, boolean eitherOrder, double within, Kind kind) {
+      double one = epoch(year, month, day) + within;
+      if (!eitherOrder) {
+        return Double.isNaN(one) ? NONE : new TimeText(kind, one, one, Order.NOTHING);
+      }
+      double other = epoch(year, day, month) + within;
+      if (Double.isNaN(one) && Double.isNaN(other)) {
+        return NONE;
+      }
+      Order order =
+          Double.isNaN(one)
+              ? Order.DAY_FIRST
+              : Double.isNaN(other) ? Order.MONTH_FIRST : Order.EITHER;
+      return new TimeText(
+          kind, Double.isNaN(one) ? other : one, Double.isNaN(other) ? one : other, order);
+    }
+
+    private static double epoch(int year, int month, int day) {
+      if (month < 1 || month > 12 || day < 1 || day > 31) {
+        return Double.NaN;
+      }
+      try {
+        return LocalDate.of(year, month, day).toEpochDay() * 86400.0;
+      } catch (DateTimeException e) {
+        return Double.NaN;
+      }
+    }
+
+    /** Reads h:mm, h:mm:ss with a fraction, and am or pm; not a number if it is none of these. */
+    private double timeOfDay() {
+      int hour = number(3);
+      if (digits == 0 || peek() != ':') {
+        return Double.NaN;
+      }
+      at++;
+      int minute = number(2);
+      if (digits != 2) {
+        return Double.NaN;
+      }
+      double seconds = hour * 3600.0 + minute * 60.0;
+      if (peek() == ':') {
+        at++;
+        int second = number(2);
+        if (digits != 2) {
+          return Double.NaN;
+        }
+        seconds += second;
+        if ((peek() == '.' || peek() == ',' || peek() == ':') && at + 1 < text.length()) {
+          at++;
+          int fraction = number(9);
+          if (digits == 0) {
+            return Double.NaN;
+          }
+          seconds += fraction / Math.pow(10, digits);
+        }
+      }
+      int back = at;
+      skip(" ");
+      char half = Character.toLowerCase(peek());
+      if (half != 'a' && half != 'p') {
+        at = back;
+        return seconds;
+      }
+      at++;
+      skip(".");
+      if (Character.toLowerCase(peek()) != 'm') {
+        return Double.NaN;
+      }
+      at++;
+      skip(".");
+      boolean afternoon = half == 'p';
+      return seconds + (afternoon && hour < 12 ? 12 : !afternoon && hour == 12 ? -12 : 0) * 3600.0;
+    }
+
+    private int month() {
+      int from = at;
+      while (letter(peek())) {
+        at++;
+      }
+      if (at - from < 3) {
+        return 0;
+      }
+      String name = text.substring(from, from + 3).toLowerCase(Locale.ROOT);
+      int english = MONTHS.indexOf(name);
+      int found = english >= 0 && english % 3 == 0 ? english : GERMAN_MONTHS.indexOf(name);
+      return found >= 0 && found % 3 == 0 ? found / 3 + 1 : 0;
+    }
+
+    /** Up to so many digits from here on; {@code digits} tells how many there were. */
+    private int number(int most) {
+      int value = 0;
+      digits = 0;
+      while (digits < most && digit(peek())) {
+        value = value * 10 + (peek() - '0');
+        digits++;
+        at++;
+      }
+      return value;
+    }
+
+    private void skip(String any) {
+      while (at < text.length() && any.indexOf(text.charAt(at)) >= 0) {
+        at++;
+      }
+    }
+
+    private char peek() {
+      return at < text.length() ? text.charAt(at) : 0;
+    }
+
+    private static int full(int year) {
+      return year < 100 ? 2000 + year : year;
+    }
+
+    private static boolean digit(char c) {
+      return c >= '0' && c <= '9';
+    }
+
+    private static boolean letter(char c) {
+      return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z');
+    }
+  }
+}
