@@ -6,6 +6,8 @@ import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.runlog.Baseline;
 import dev.ambershim.core.runlog.Channel;
+import dev.ambershim.core.runlog.HotSpots;
+import dev.ambershim.core.runlog.Role;
 import dev.ambershim.logbook.results.ResultJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
@@ -42,7 +44,12 @@ final class AnalyseCommand implements Callable<Integer> {
     if (json) {
       ObjectNode node = Json.mapper().createObjectNode();
       ArrayNode array = node.putArray("runs");
-      runs.forEach(r -> array.add(ResultJson.of(r.log(), r.analysis())));
+      for (LogInput.Run run : runs) {
+        ObjectNode one = ResultJson.of(run.log(), run.analysis());
+        run.step().ifPresent(step -> one.set("step", ResultJson.of(step)));
+        hints(run).forEach(hint -> one.withArray("hints").add(hint));
+        array.add(one);
+      }
       out.println(Json.pretty(node));
     } else {
       runs.forEach(r -> print(out, r));
@@ -56,10 +63,27 @@ final class AnalyseCommand implements Callable<Integer> {
     Baseline.of(List.of(run.analysis()), Notation.METRIC)
         .map(Finding::sentence)
         .ifPresent(s -> out.println("  " + s));
+    run.step().ifPresent(s -> out.println("  " + s.sentence(Notation.METRIC)));
+    hints(run).forEach(hint -> out.println("  " + hint));
     run.analysis().remarks().forEach(r -> out.println("  " + r));
     run.log().notes().remarks().forEach(r -> out.println("  " + r));
     for (Channel c : run.log().channels()) {
-      out.println("  column \"" + c.name() + "\": " + c.role().words());
+      out.println(
+          "  column \""
+              + c.name()
+              + "\": "
+              + c.role().words()
+              + (c.role() == Role.UNUSED
+                  ? ""
+                  : ", " + Math.round(100 * c.confidence()) + " % sure"));
     }
+  }
+
+  /** Without a chip the places of the cores are not known, so only a lone core can be told. */
+  private static List<String> hints(LogInput.Run run) {
+    double[] kelvin = run.analysis().coreCelsius().stream().mapToDouble(c -> c).toArray();
+    return HotSpots.of(kelvin, new double[0], new double[0], Notation.METRIC).stream()
+        .map(h -> h.sentence() + " " + h.test())
+        .toList();
   }
 }

@@ -1,9 +1,13 @@
 package dev.ambershim.cli;
 
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.runlog.Comparison;
+import dev.ambershim.core.runlog.FigureChange;
+import dev.ambershim.core.runlog.Judging;
+import dev.ambershim.core.runlog.MountedRun;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.logbook.results.ResultJson;
 import dev.ambershim.logbook.store.Json;
@@ -48,6 +52,20 @@ final class CompareCommand implements Callable<Integer> {
       description = "The smallest difference you care about (default: ${DEFAULT-VALUE} K).")
   double care;
 
+  @Option(
+      names = "--remounted",
+      description = "The cooler came off between the runs: each log is a mount of its own.")
+  boolean remounted;
+
+  @Option(
+      names = "--remount",
+      paramLabel = "K",
+      defaultValue = "0.3",
+      description =
+          "Standard deviation between mounts, for one mount each side (default: ${DEFAULT-VALUE}"
+              + " K, common practice).")
+  double remount;
+
   @Option(names = "--json", description = "Print JSON.")
   boolean json;
 
@@ -55,14 +73,7 @@ final class CompareCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    if (!(care >= 0)) {
-      throw new Problem(
-          "care.range",
-          Place.field("--care"),
-          "The smallest difference cannot be " + care + " K.",
-          "Give zero or more.");
-    }
-    Comparison comparison = Comparison.of(analyses(before), analyses(after), care, Notation.METRIC);
+    Comparison comparison = Comparison.of(runs(before), runs(after), judging(), Notation.METRIC);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(Json.pretty(ResultJson.of(comparison)));
@@ -71,12 +82,33 @@ final class CompareCommand implements Callable<Integer> {
       comparison.reasons().stream()
           .filter(r -> !r.equals(comparison.sentence()))
           .forEach(r -> out.println("  " + r));
+      for (FigureChange c : comparison.figures()) {
+        Unit unit = c.figure().unit();
+        out.println(
+            "  "
+                + c.name()
+                + ": "
+                + Notation.METRIC.text(c.change(), unit)
+                + " ("
+                + Notation.METRIC.range(c.interval(), unit)
+                + ")");
+      }
     }
     out.flush();
     return 0;
   }
 
-  private List<RunAnalysis> analyses(List<Path> files) {
-    return input.read(files).stream().map(LogInput.Run::analysis).toList();
+  private Judging judging() {
+    try {
+      return new Judging(care, remount);
+    } catch (Problem p) {
+      String option = p.key().equals("care.range") ? "--care" : "--remount";
+      throw new Problem(p.key(), Place.field(option), p.what(), p.remedy(), p);
+    }
+  }
+
+  private List<MountedRun> runs(List<Path> files) {
+    List<RunAnalysis> runs = input.read(files).stream().map(LogInput.Run::analysis).toList();
+    return remounted ? MountedRun.eachRemounted(runs) : MountedRun.ofOneMount(runs);
   }
 }

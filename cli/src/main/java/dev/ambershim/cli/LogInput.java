@@ -7,6 +7,7 @@ import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.runlog.StepResponse;
 import dev.ambershim.logbook.files.LogFiles;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -14,6 +15,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
@@ -33,8 +35,8 @@ final class LogInput {
           "Say what a column is: core, package, coolant, room, power, clock, throttle, unused.")
   Map<String, String> roles = new HashMap<>();
 
-  /** A log and what its settled part says. */
-  record Run(RunLog log, RunAnalysis analysis) {}
+  /** A log, what its settled part says, and how it followed its load. */
+  record Run(RunLog log, RunAnalysis analysis, Optional<StepResponse> step) {}
 
   List<Run> read(List<Path> files) {
     if (room != null && !(room > -40 && room < 60)) {
@@ -46,7 +48,10 @@ final class LogInput {
     }
     Map<String, Role> said = new HashMap<>();
     roles.forEach((column, role) -> said.put(column, role(role)));
-    return files.stream().map(file -> read(file, said)).toList();
+    return files.stream()
+        .flatMap(file -> LogFiles.inside(file).stream())
+        .map(file -> read(file, said))
+        .toList();
   }
 
   private Run read(Path file, Map<String, Role> said) {
@@ -63,7 +68,7 @@ final class LogInput {
       }
     }
     OptionalDouble typed = room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
-    return new Run(log, RunAnalyser.analyse(log, typed));
+    return new Run(log, RunAnalyser.analyse(log, typed), RunAnalyser.step(log, typed));
   }
 
   private static Role role(String word) {

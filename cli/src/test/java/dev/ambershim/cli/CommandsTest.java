@@ -65,7 +65,7 @@ class CommandsTest {
     assertThat(o.code()).isZero();
     assertThat(o.err()).isEmpty();
     assertThat(o.out())
-        .matches("(?s)Helped by 1[12]\\.\\d K \\(1[12]\\.\\d to 1[12]\\.\\d\\)\\..*");
+        .matches("(?s)Helped by 1[12]\\.\\d K \\(1[01]\\.\\d to 1[23]\\.\\d\\)\\..*");
   }
 
   @Test
@@ -112,6 +112,47 @@ class CommandsTest {
       assertThat(node.path(side).path("runs").asInt()).isEqualTo(2);
       assertThat(node.path(side).path("spreadKelvin").asDouble()).isBetween(3.8, 4.2);
     }
+  }
+
+  @Test
+  void compareGivesEveryFigureAndAllowsForMounts() throws IOException {
+    String[] logs = {
+      plain("b1.csv", 60), plain("b2.csv", 61), plain("a1.csv", 48), plain("a2.csv", 49)
+    };
+    JsonNode one =
+        json(run("compare", "--before", logs[0], logs[1], "--after", logs[2], logs[3], "--json"));
+    assertThat(one.path("figures")).hasSize(4);
+    assertThat(one.at("/figures/3/name").asText()).isEqualTo("rise by power");
+    assertThat(one.path("cores")).hasSize(2);
+    assertThat(one.at("/cores/1/change").asDouble()).isBetween(-12.6, -11.4);
+    assertThat(one.path("reasons").toString()).contains("0.3 K between mounts is taken");
+    JsonNode mounts =
+        json(
+            run(
+                "compare",
+                "--before",
+                logs[0],
+                logs[1],
+                "--after",
+                logs[2],
+                logs[3],
+                "--remounted",
+                "--json"));
+    assertThat(mounts.path("reasons").toString()).contains("Between mounts");
+    assertThat(run("compare", "--before", logs[0], "--after", logs[2], "--remount", "-1").code())
+        .isEqualTo(2);
+  }
+
+  @Test
+  void aFolderStandsForItsLogs(@TempDir Path folder) throws IOException {
+    Files.copy(Path.of(plain("r1.csv", 60)), folder.resolve("r1.csv"));
+    Files.copy(Path.of(plain("r2.csv", 61)), folder.resolve("r2.txt"));
+    Files.writeString(folder.resolve("notes.md"), "not a log");
+    assertThat(json(run("analyse", folder.toString(), "--json")).path("runs")).hasSize(2);
+    Path empty = Files.createDirectory(folder.resolve("empty"));
+    Outcome none = run("analyse", empty.toString());
+    assertThat(none.code()).isEqualTo(2);
+    assertThat(none.err()).contains("holds no log");
   }
 
   @Test
@@ -172,8 +213,9 @@ class CommandsTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"missing.csv", "."})
+  @ValueSource(strings = {"missing.csv", "empty"})
   void badFilesAreOneClearMessage(String name) throws IOException {
+    Files.createDirectory(folder.resolve("empty"));
     Outcome o =
         run("compare", "--before", folder.resolve(name).toString(), "--after", plain("a.csv", 48));
     assertThat(o.code()).isEqualTo(2);
@@ -210,7 +252,7 @@ class CommandsTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"--room,900", "--care,-1"})
+  @CsvSource({"--room,900", "--care,-1", "--remount,-1"})
   void figuresOutOfRange(String option, String value) throws IOException {
     Outcome o =
         run(

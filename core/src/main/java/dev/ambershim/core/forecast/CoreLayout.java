@@ -17,17 +17,18 @@ import java.util.List;
  * @param cores the cores in the order of the log: die by die, row by row
  * @param heat what enters at one watt in all, the cores first
  */
-record CoreLayout(List<Patch> cores, List<HeatSource> heat) {
+public record CoreLayout(List<Patch> cores, List<HeatSource> heat) {
   private static final double SHARE_OF_CORES = 0.75;
   private static final double SIDE_SHARE = 0.85;
 
-  CoreLayout {
+  /** Copies its lists. */
+  public CoreLayout {
     cores = List.copyOf(cores);
     heat = List.copyOf(heat);
   }
 
   /** The layout of a chip. */
-  static CoreLayout of(Chip chip) {
+  public static CoreLayout of(Chip chip) {
     double densest = chip.dies().stream().mapToDouble(CoreLayout::density).max().orElseThrow();
     List<Die> hot = chip.dies().stream().filter(d -> density(d) >= densest / 2).toList();
     double all = chip.dies().stream().mapToDouble(Die::powerShare).sum();

@@ -8,6 +8,7 @@ import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.runlog.Baseline;
 import dev.ambershim.core.runlog.Comparison;
+import dev.ambershim.core.runlog.MountedRun;
 import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
@@ -68,7 +69,12 @@ public record Assessment(
     Optional<Comparison> comparison =
         before.isEmpty() || after.isEmpty()
             ? Optional.empty()
-            : Optional.of(Comparison.of(before, after, job.careKelvin(), notation));
+            : Optional.of(
+                Comparison.of(
+                    mounted(runs, Side.BEFORE),
+                    mounted(runs, Side.AFTER),
+                    job.judging(),
+                    notation));
     return new Assessment(
         job,
         runs,
@@ -83,9 +89,16 @@ public record Assessment(
   private static RunResult result(int index, RunEntry entry, RunLog log) {
     try {
       RunAnalysis analysis = RunAnalyser.analyse(log, entry.typedRoom());
-      return new RunResult(index, entry, log, Optional.of(analysis), Optional.empty());
+      return new RunResult(
+          index,
+          entry,
+          log,
+          Optional.of(analysis),
+          RunAnalyser.step(log, entry.typedRoom()),
+          Optional.empty());
     } catch (Problem problem) {
-      return new RunResult(index, entry, log, Optional.empty(), Optional.of(problem));
+      return new RunResult(
+          index, entry, log, Optional.empty(), Optional.empty(), Optional.of(problem));
     }
   }
 
@@ -93,6 +106,13 @@ public record Assessment(
     return runs.stream()
         .filter(r -> r.entry().side() == side)
         .flatMap(r -> r.analysis().stream())
+        .toList();
+  }
+
+  private static List<MountedRun> mounted(List<RunResult> runs, Side side) {
+    return runs.stream()
+        .filter(r -> r.entry().side() == side && r.analysis().isPresent())
+        .map(r -> new MountedRun(r.analysis().orElseThrow(), r.entry().mount()))
         .toList();
   }
 

@@ -7,6 +7,7 @@ import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.forecast.Terms;
+import dev.ambershim.core.runlog.Judging;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -21,6 +22,7 @@ import java.util.List;
  * @param after the build after it
  * @param heatWatts the heat to reckon with until a run has told it
  * @param careKelvin the smallest difference that the person cares about
+ * @param remountKelvin standard deviation between mounts to reckon with while it is not measured
  * @param runs the logs, in the order they came
  * @param readings settled states that were read by hand before the work
  * @param terms prices, ways of working and odds
@@ -35,12 +37,14 @@ public record Job(
     Build after,
     double heatWatts,
     double careKelvin,
+    Double remountKelvin,
     List<RunEntry> runs,
     List<Reading> readings,
     Terms terms,
     Step ruinedAt) {
   /** Copies its lists, and fills in what an older job does not say. */
   public Job {
+    remountKelvin = remountKelvin == null ? Judging.USUAL_REMOUNT_KELVIN : remountKelvin;
     runs = List.copyOf(runs);
     readings = readings == null ? List.of() : List.copyOf(readings);
     terms = terms == null ? Terms.USUAL : terms;
@@ -57,10 +61,16 @@ public record Job(
         point.afterwards(),
         150,
         1,
+        null,
         List.of(),
         List.of(),
         Terms.USUAL,
         null);
+  }
+
+  /** By what its runs are judged. */
+  public Judging judging() {
+    return new Judging(careKelvin, remountKelvin);
   }
 
   /** The build of a side. */

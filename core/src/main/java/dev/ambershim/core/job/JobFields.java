@@ -80,6 +80,17 @@ public final class JobFields {
             "Your own choice; below it a change counts as nothing."));
     fields.add(
         new Field(
+            "remountKelvin",
+            JOB,
+            "scatter between mounts",
+            Unit.KELVIN,
+            0,
+            20,
+            0.1,
+            2,
+            "Standard deviation when the cooler comes off and on; 0.3 K is common practice."));
+    fields.add(
+        new Field(
             "chip.widthMillimetres",
             SUBSTRATE,
             "substrate width",

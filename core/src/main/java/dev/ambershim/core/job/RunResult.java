@@ -3,6 +3,7 @@ package dev.ambershim.core.job;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.runlog.StepResponse;
 import java.util.Optional;
 
 /**
@@ -12,6 +13,7 @@ import java.util.Optional;
  * @param entry the run as the job has it
  * @param log the log with the person's roles
  * @param analysis its settled figures, or empty if there was a problem
+ * @param step how the temperature followed the load, where the log shows it
  * @param problem why it could not be worked out
  */
 public record RunResult(
@@ -19,4 +21,5 @@ public record RunResult(
     RunEntry entry,
     RunLog log,
     Optional<RunAnalysis> analysis,
+    Optional<StepResponse> step,
     Optional<Problem> problem) {}

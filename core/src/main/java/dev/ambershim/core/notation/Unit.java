@@ -12,6 +12,8 @@ public enum Unit {
   KELVIN("K", 1, "°F diff.", 1.8, 1),
   WATT("W", 0, "", 1, 0),
   MEGAHERTZ("MHz", 0, "", 1, 0),
+  VOLT("V", 3, "", 1, 3),
+  TURNS_PER_MINUTE("rpm", 0, "", 1, 0),
   WATT_PER_METRE_KELVIN("W/m·K", 1, "", 1, 1),
   KELVIN_PER_WATT("K/W", 3, "", 1, 3),
   SQUARE_MILLIMETRE_KELVIN_PER_WATT("mm²·K/W", 1, "", 1, 1),

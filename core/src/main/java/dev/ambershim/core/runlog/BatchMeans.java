@@ -128,6 +128,17 @@ public record BatchMeans(
     return Math.sqrt(squares / (y.length - 1));
   }
 
+  /** The same with a known figure added. */
+  BatchMeans plus(double known) {
+    return new BatchMeans(mean + known, standardError, degreesOfFreedom, batches, settledMemory);
+  }
+
+  /** The same times a known figure above 0. */
+  BatchMeans times(double known) {
+    return new BatchMeans(
+        mean * known, standardError * known, degreesOfFreedom, batches, settledMemory);
+  }
+
   /** Half-width of the interval of a level around the mean. */
   public double halfWidth(double level) {
     return quantile(degreesOfFreedom, level) * standardError;

@@ -21,6 +21,10 @@ import java.util.stream.Stream;
  * @param inRise whether the change is of rise over room air; else of core temperature only
  * @param before the runs before
  * @param after the runs after
+ * @param figures the change of each figure that both sides give
+ * @param cores the change of each core
+ * @param mountsToTell how many mounts each side would tell the smallest difference that matters; 0
+ *     if the runs tell already, or if no reasonable count would
  * @param working how it was worked out
  */
 public record Comparison(
@@ -32,18 +36,17 @@ public record Comparison(
     boolean inRise,
     SideSummary before,
     SideSummary after,
+    List<FigureChange> figures,
+    List<FigureChange> cores,
+    int mountsToTell,
     Working working) {
   static final double LEVEL = 0.95;
 
-  /** Power may differ by this share before the runs stop being of one load; common practice. */
-  static final double POWER_SHARE = 0.10;
-
-  /** Clock may differ by this share where there is no power to go by; common practice. */
-  static final double CLOCK_SHARE = 0.02;
-
-  /** Copies its list. */
+  /** Copies its lists. */
   public Comparison {
     reasons = List.copyOf(reasons);
+    figures = List.copyOf(figures);
+    cores = List.copyOf(cores);
   }
 
   /** This comparison as a finding. */
@@ -54,16 +57,15 @@ public record Comparison(
   /**
    * Judges the runs after against the runs before.
    *
-   * @param care the smallest difference that the person cares about, K, not negative
    * @param notation how sentences write figures
    */
   public static Comparison of(
-      List<RunAnalysis> before, List<RunAnalysis> after, double care, Notation notation) {
+      List<MountedRun> before, List<MountedRun> after, Judging judging, Notation notation) {
     List<String> reasons = new ArrayList<>();
-    List<RunAnalysis> first = fit(before, "before", reasons);
-    List<RunAnalysis> second = fit(after, "after", reasons);
-    SideSummary a = SideSummary.of(first.isEmpty() ? before : first);
-    SideSummary b = SideSummary.of(second.isEmpty() ? after : second);
+    List<MountedRun> first = fit(before, "before", reasons);
+    List<MountedRun> second = fit(after, "after", reasons);
+    SideSummary a = SideSummary.of(MountedRun.analyses(first.isEmpty() ? before : first));
+    SideSummary b = SideSummary.of(MountedRun.analyses(second.isEmpty() ? after : second));
     List<String> obstacles = new ArrayList<>();
     if (first.isEmpty()) {
       obstacles.add(obstacle(before, "before"));
@@ -71,64 +73,131 @@ public record Comparison(
     if (second.isEmpty()) {
       obstacles.add(obstacle(after, "after"));
     }
-    if (obstacles.isEmpty()) {
-      differences(first, second, a, b, obstacles, reasons, notation);
-    }
     if (!obstacles.isEmpty()) {
-      String sentence =
-          "These runs cannot be compared, because " + String.join("; and ", obstacles) + ".";
-      reasons.add(0, sentence);
-      return new Comparison(
-          Verdict.NOT_COMPARABLE,
-          sentence,
-          reasons,
-          Double.NaN,
-          Optional.empty(),
-          false,
-          a,
-          b,
-          working(a, b, care, null));
+      return refused(obstacles, reasons, a, b, judging);
     }
     boolean rooms =
-        first.stream().allMatch(RunAnalysis::hasRoom)
-            && second.stream().allMatch(RunAnalysis::hasRoom);
+        Stream.concat(first.stream(), second.stream()).allMatch(r -> r.analysis().hasRoom());
+    EqualLoad equal =
+        new EqualLoad(
+            MountedRun.analyses(first), MountedRun.analyses(second), a, b, rooms, notation);
+    if (!equal.obstacles.isEmpty()) {
+      reasons.addAll(equal.reasons);
+      return refused(equal.obstacles, reasons, a, b, judging);
+    }
+    Changes changes = new Changes(first, second, rooms, equal.factor, judging.remountKelvin());
+    Difference difference = changes.of(Figure.RISE);
+    Interval interval = difference.interval(LEVEL, equal.openKelvin(changes.after(Figure.RISE)));
+    Verdict verdict = judge(interval, judging.careKelvin());
+    String fan = equal.fanAgainst(verdict);
+    reasons.addAll(equal.reasons);
+    if (!fan.isEmpty()) {
+      return refused(List.of(fan), reasons, a, b, judging);
+    }
     if (!rooms) {
       reasons.add(
           "Room air is not known for every run, so the change is in core temperature only; a"
               + " warmer or cooler room would look like a result.");
     }
-    Difference difference = Difference.between(first, second, rooms);
-    Interval interval = difference.interval(LEVEL);
-    Verdict verdict = judge(interval, care);
     reasons.add(difference.words());
-    if (first.size() == 1 && second.size() == 1) {
-      reasons.add(
-          "One run each side: what taking the cooler off and on again changes is not in this"
-              + " interval.");
-    }
+    reasons.add(mounts(difference, notation));
     if (verdict == Verdict.TOO_SMALL) {
       reasons.add(
           "The whole interval lies within the "
-              + notation.text(care, Unit.KELVIN)
+              + notation.text(judging.careKelvin(), Unit.KELVIN)
               + " that you care about.");
     }
+    int needed = needed(verdict, difference, judging.careKelvin(), reasons, notation);
     return new Comparison(
         verdict,
-        sentence(verdict, difference.kelvin(), interval, notation, rooms),
+        sentence(verdict, difference.change(), interval, notation, rooms),
         reasons,
-        difference.kelvin(),
+        difference.change(),
         Optional.of(interval),
         rooms,
         a,
         b,
-        working(a, b, care, difference));
+        changes.figures(equal),
+        changes.cores(equal),
+        needed,
+        working(a, b, judging, difference, equal.factor));
   }
 
-  private static List<RunAnalysis> fit(List<RunAnalysis> runs, String side, List<String> reasons) {
-    List<RunAnalysis> fit = new ArrayList<>();
-    for (RunAnalysis run : runs) {
+  private static Comparison refused(
+      List<String> obstacles, List<String> reasons, SideSummary a, SideSummary b, Judging judging) {
+    String sentence =
+        "These runs cannot be compared, because " + String.join("; and ", obstacles) + ".";
+    reasons.add(0, sentence);
+    return new Comparison(
+        Verdict.NOT_COMPARABLE,
+        sentence,
+        reasons,
+        Double.NaN,
+        Optional.empty(),
+        false,
+        a,
+        b,
+        List.of(),
+        List.of(),
+        0,
+        working(a, b, judging, null, 1));
+  }
+
+  private static String mounts(Difference difference, Notation notation) {
+    String scatter = notation.text(difference.mountScatter(), Unit.KELVIN);
+    if (!difference.mountsMeasured()) {
+      return "One mount each side: what taking the cooler off and on again changes is unknown, so"
+          + " a standard deviation of "
+          + scatter
+          + " between mounts is taken (common practice; you can change it).";
+    }
+    return "Between mounts the standard deviation is "
+        + scatter
+        + "; the noise within the runs alone would give the change an error of "
+        + notation.fixed(difference.withinError(), 2)
+        + " K.";
+  }
+
+  private static int needed(
+      Verdict verdict,
+      Difference difference,
+      double care,
+      List<String> reasons,
+      Notation notation) {
+    if (verdict != Verdict.CANNOT_TELL || !(care > 0)) {
+      return 0;
+    }
+    // One mount's result scatters by what mounts do and by the noise of its run.
+    double scatter =
+        difference.mountsMeasured()
+            ? difference.mountScatter()
+            : Math.hypot(difference.mountScatter(), difference.withinError() / Math.sqrt(2));
+    if (!(scatter > 0)) {
+      return 0;
+    }
+    int n = RunsNeeded.eachSide(scatter, care);
+    if (n == Integer.MAX_VALUE) {
+      reasons.add(
+          "No reasonable count of runs would tell "
+              + notation.text(care, Unit.KELVIN)
+              + " apart at this scatter; make the runs longer or steadier.");
+      return 0;
+    }
+    reasons.add(
+        "About "
+            + n
+            + " mounts each side would tell a difference of "
+            + notation.text(care, Unit.KELVIN)
+            + " four times in five.");
+    return n;
+  }
+
+  private static List<MountedRun> fit(List<MountedRun> runs, String side, List<String> reasons) {
+    List<MountedRun> fit = new ArrayList<>();
+    for (MountedRun mounted : runs) {
+      RunAnalysis run = mounted.analysis();
       if (run.unfit().isEmpty()) {
-        fit.add(run);
+        fit.add(mounted);
       } else {
         reasons.add(
             "The run "
@@ -152,60 +221,17 @@ public record Comparison(
     return fit;
   }
 
-  private static String obstacle(List<RunAnalysis> runs, String side) {
+  private static String obstacle(List<MountedRun> runs, String side) {
     if (runs.isEmpty()) {
       return "there is no run " + side;
     }
     return "of the runs "
         + side
         + ", none can be used ("
-        + runs.get(0).fileName()
+        + runs.get(0).analysis().fileName()
         + ": "
-        + runs.get(0).unfit().orElse("unfit")
+        + runs.get(0).analysis().unfit().orElse("unfit")
         + ")";
-  }
-
-  private static void differences(
-      List<RunAnalysis> first,
-      List<RunAnalysis> second,
-      SideSummary a,
-      SideSummary b,
-      List<String> obstacles,
-      List<String> reasons,
-      Notation notation) {
-    long counts =
-        Stream.concat(first.stream(), second.stream())
-            .mapToInt(r -> r.coreCelsius().size())
-            .distinct()
-            .count();
-    if (counts > 1) {
-      obstacles.add("they do not have the same count of core temperatures");
-    }
-    double powerShare = Math.abs(b.powerWatts() - a.powerWatts()) / a.powerWatts();
-    double clockShare = Math.abs(b.clockMegahertz() - a.clockMegahertz()) / a.clockMegahertz();
-    String watts =
-        notation.text(a.powerWatts(), Unit.WATT)
-            + " before and "
-            + notation.text(b.powerWatts(), Unit.WATT)
-            + " after";
-    String clocks =
-        notation.text(a.clockMegahertz(), Unit.MEGAHERTZ)
-            + " before and "
-            + notation.text(b.clockMegahertz(), Unit.MEGAHERTZ)
-            + " after";
-    if (powerShare > POWER_SHARE) {
-      obstacles.add("the chip drew " + watts);
-    } else if (powerShare > 0.03) {
-      reasons.add("The chip drew " + watts + "; part of the change comes from that.");
-    }
-    if (clockShare > CLOCK_SHARE && !(powerShare <= POWER_SHARE)) {
-      obstacles.add("the chip ran at " + clocks);
-    } else if (clockShare > CLOCK_SHARE) {
-      reasons.add("The chip ran at " + clocks + ".");
-    }
-    if (Double.isNaN(powerShare) && Double.isNaN(clockShare)) {
-      reasons.add("Neither power nor clock is known for both sides; equal load is taken on trust.");
-    }
   }
 
   private static Verdict judge(Interval interval, double care) {
@@ -249,7 +275,8 @@ public record Comparison(
     };
   }
 
-  private static Working working(SideSummary a, SideSummary b, double care, Difference difference) {
+  private static Working working(
+      SideSummary a, SideSummary b, Judging judging, Difference difference, double factor) {
     List<Working.Input> inputs = new ArrayList<>();
     inputs.add(new Working.Input("rise before", a.riseKelvin(), "K"));
     inputs.add(new Working.Input("rise after", b.riseKelvin(), "K"));
@@ -257,21 +284,28 @@ public record Comparison(
     inputs.add(new Working.Input("power after", b.powerWatts(), "W"));
     inputs.add(new Working.Input("room before", a.roomCelsius(), "°C"));
     inputs.add(new Working.Input("room after", b.roomCelsius(), "°C"));
-    inputs.add(new Working.Input("smallest difference that matters", care, "K"));
+    inputs.add(new Working.Input("smallest difference that matters", judging.careKelvin(), "K"));
+    if (factor != 1) {
+      inputs.add(new Working.Input("factor to the power before", factor, ""));
+    }
     if (difference != null) {
+      inputs.add(new Working.Input("scatter between mounts", difference.mountScatter(), "K"));
       inputs.add(new Working.Input("standard error", difference.standardError(), "K"));
       inputs.add(new Working.Input("degrees of freedom", difference.degreesOfFreedom(), ""));
     }
     return new Working(
         "change = mean rise after − mean rise before, over the settled part of each run; warm-up cut"
             + " by the least standard error of what is left; standard error from batch means; with"
-            + " several runs a side, from the scatter between runs; Student interval with"
-            + " Welch–Satterthwaite degrees of freedom",
+            + " several mounts a side, from the scatter between mounts, pooled; with one mount each"
+            + " side, the noise and a standard deviation between mounts added in squares; Student"
+            + " interval with Welch–Satterthwaite degrees of freedom; rise goes with power",
         inputs,
         "White 1997 (MSER-5); Law, Simulation Modeling and Analysis, 9.5 (batch means); JCGM"
             + " 100:2008, G.4 (Welch–Satterthwaite)",
         List.of(
-            "Equal load is judged by power (within 10 %) or, without it, by clock (within 2 %).",
+            "Equal load is judged by power (within 10 %) or, without it, by clock (within 2 %) and"
+                + " voltage (within 2 %); power that differs by more than 3 % is corrected, and a"
+                + " fifth of the correction is left open.",
             "A sensor's own offset cancels only if it is the same before and after.",
             "The room is one reading; air at the cooler's intake may differ."));
   }

@@ -2,78 +2,145 @@ package dev.ambershim.core.runlog;
 
 import dev.ambershim.core.finding.Interval;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
- * Difference of two sides' means with its standard error. One run a side: each run's own
- * batch-means error. Several: the pooled scatter between runs of a side, which holds both what
- * re-mounting and what noise do, but never less than the runs' own errors. Degrees of freedom after
- * Welch–Satterthwaite (JCGM 100:2008, G.4.1).
+ * Difference of two sides' means with its standard error, in three layers: noise within a run,
+ * scatter between runs of one mount, scatter between mounts. A side's mean is the mean of its
+ * mounts' means. With several mounts on a side the scatter of their means is pooled over the sides
+ * (it holds the lower layers too); with one mount each side it cannot be known from the runs, and a
+ * figure of common practice stands in for it. The error never falls below what the runs' own noise
+ * gives. Degrees of freedom after Welch–Satterthwaite (JCGM 100:2008, G.4.1).
  *
- * @param kelvin after less before
+ * @param change after less before, in the figure's unit
  * @param standardError its standard error
  * @param degreesOfFreedom effective degrees of freedom
+ * @param withinError the part of the standard error that comes from noise within the runs
+ * @param mountScatter standard deviation between mounts that was reckoned with
+ * @param mountsMeasured whether that was measured, rather than taken from common practice
  * @param words what the interval rests on, a sentence
  */
-record Difference(double kelvin, double standardError, double degreesOfFreedom, String words) {
-  static Difference between(List<RunAnalysis> before, List<RunAnalysis> after, boolean rooms) {
-    double change = mean(after, rooms) - mean(before, rooms);
-    double own = ownVariance(before) + ownVariance(after);
-    double ownFreedom = own * own / (ownTerm(before) + ownTerm(after));
-    int pooledFreedom = before.size() + after.size() - 2;
-    if (pooledFreedom > 0) {
-      double pooled = (squares(before, rooms) + squares(after, rooms)) / pooledFreedom;
-      double between = pooled * (1.0 / before.size() + 1.0 / after.size());
-      if (between > own) {
-        return new Difference(
-            change,
-            Math.sqrt(between),
-            pooledFreedom,
-            "The interval rests on the scatter between "
-                + (before.size() + after.size())
-                + " runs.");
-      }
+record Difference(
+    double change,
+    double standardError,
+    double degreesOfFreedom,
+    double withinError,
+    double mountScatter,
+    boolean mountsMeasured,
+    String words) {
+  /** A figure that is taken as known counts as if it came from this many. */
+  private static final double FREEDOM_OF_THE_KNOWN = 200;
+
+  /**
+   * The difference of a figure.
+   *
+   * @param figure mean and error of a run's figure
+   * @param remount standard deviation between mounts of common practice, in the figure's unit
+   */
+  static Difference between(
+      List<MountedRun> before,
+      List<MountedRun> after,
+      Function<RunAnalysis, BatchMeans> figure,
+      double remount) {
+    Side a = new Side(before, figure);
+    Side b = new Side(after, figure);
+    double change = b.mean - a.mean;
+    double within = a.ownVariance + b.ownVariance;
+    double withinFreedom = within == 0 ? 1 : within * within / (a.ownTerm + b.ownTerm);
+    int mountFreedom = a.mounts.size() + b.mounts.size() - 2;
+    double perMounts = 1.0 / a.mounts.size() + 1.0 / b.mounts.size();
+    if (mountFreedom > 0) {
+      double pooled = (a.mountSquares + b.mountSquares) / mountFreedom;
+      double between = pooled * perMounts;
+      boolean mountsRule = between > within;
+      return new Difference(
+          change,
+          Math.sqrt(Math.max(between, within)),
+          mountsRule ? mountFreedom : withinFreedom,
+          Math.sqrt(within),
+          Math.sqrt(pooled),
+          true,
+          mountsRule
+              ? "The interval rests on the scatter between "
+                  + (a.mounts.size() + b.mounts.size())
+                  + " mounts."
+              : "The mounts agree within the noise of the runs, on which the interval rests.");
     }
+    double lower = within;
+    double freedom = withinFreedom;
+    int runFreedom = before.size() + after.size() - 2;
+    boolean runsRule = false;
+    if (runFreedom > 0) {
+      double pooled = (a.runSquares + b.runSquares) / runFreedom;
+      double between = pooled * (1.0 / before.size() + 1.0 / after.size());
+      runsRule = between > within;
+      lower = Math.max(within, between);
+      freedom = runsRule ? runFreedom : withinFreedom;
+    }
+    double assumed = remount * remount * perMounts;
+    double total = lower + assumed;
+    double all =
+        total == 0
+            ? 1
+            : total
+                * total
+                / (lower * lower / freedom + assumed * assumed / FREEDOM_OF_THE_KNOWN + 1e-300);
     return new Difference(
         change,
-        Math.sqrt(own),
-        own == 0 ? 1 : ownFreedom,
-        "The interval rests on the noise within the runs.");
+        Math.sqrt(total),
+        Math.max(1, all),
+        Math.sqrt(within),
+        remount,
+        false,
+        runsRule
+            ? "Noise is taken from the scatter between " + (before.size() + after.size()) + " runs."
+            : "Noise is taken from within the runs.");
   }
 
-  Interval interval(double level) {
-    return Interval.around(
-        kelvin, standardError * BatchMeans.quantile(degreesOfFreedom, level), level);
+  /** The interval of the change; what a correction leaves open widens it. */
+  Interval interval(double level, double more) {
+    double half = standardError * BatchMeans.quantile(degreesOfFreedom, level);
+    return Interval.around(change, Math.hypot(half, more), level);
   }
 
-  private static double figure(RunAnalysis run, boolean rooms) {
-    return rooms ? run.riseKelvin() : run.meanCoreCelsius();
-  }
+  /** One side's sums. */
+  private static final class Side {
+    final Map<Integer, Double> mounts = new TreeMap<>();
+    double mean;
+    double mountSquares;
+    double runSquares;
+    double ownVariance;
+    double ownTerm;
 
-  private static double mean(List<RunAnalysis> runs, boolean rooms) {
-    return runs.stream().mapToDouble(r -> figure(r, rooms)).average().orElseThrow();
-  }
+    Side(List<MountedRun> runs, Function<RunAnalysis, BatchMeans> figure) {
+      Map<Integer, List<BatchMeans>> byMount =
+          runs.stream()
+              .collect(
+                  Collectors.groupingBy(
+                      MountedRun::mount,
+                      TreeMap::new,
+                      Collectors.mapping(r -> figure.apply(r.analysis()), Collectors.toList())));
+      byMount.forEach((mount, of) -> mounts.put(mount, average(of)));
+      mean = mounts.values().stream().mapToDouble(Double::doubleValue).average().orElseThrow();
+      for (Map.Entry<Integer, List<BatchMeans>> e : byMount.entrySet()) {
+        double mountMean = mounts.get(e.getKey());
+        mountSquares += Math.pow(mountMean - mean, 2);
+        // Weight of each run in the side's mean.
+        double weight = 1.0 / (byMount.size() * (double) e.getValue().size());
+        for (BatchMeans run : e.getValue()) {
+          runSquares += Math.pow(run.mean() - mountMean, 2);
+          double part = Math.pow(weight * run.standardError(), 2);
+          ownVariance += part;
+          ownTerm += part * part / run.degreesOfFreedom();
+        }
+      }
+    }
 
-  private static double squares(List<RunAnalysis> runs, boolean rooms) {
-    double mean = mean(runs, rooms);
-    return runs.stream().mapToDouble(r -> Math.pow(figure(r, rooms) - mean, 2)).sum();
-  }
-
-  /** Variance of the side's mean from the runs' own errors. */
-  private static double ownVariance(List<RunAnalysis> runs) {
-    double sum =
-        runs.stream().mapToDouble(r -> Math.pow(r.error().orElseThrow().standardError(), 2)).sum();
-    return sum / (runs.size() * (double) runs.size());
-  }
-
-  /** The side's part of the Welch–Satterthwaite sum. */
-  private static double ownTerm(List<RunAnalysis> runs) {
-    double n2 = runs.size() * (double) runs.size();
-    return runs.stream()
-        .mapToDouble(
-            r -> {
-              BatchMeans e = r.error().orElseThrow();
-              return Math.pow(e.standardError() * e.standardError() / n2, 2) / e.degreesOfFreedom();
-            })
-        .sum();
+    private static double average(List<BatchMeans> runs) {
+      return runs.stream().mapToDouble(BatchMeans::mean).average().orElseThrow();
+    }
   }
 }

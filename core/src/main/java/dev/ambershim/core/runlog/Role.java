@@ -10,6 +10,10 @@ public enum Role {
   ROOM("room air", Unit.CELSIUS),
   POWER("chip power", Unit.WATT),
   CLOCK("core clock", Unit.MEGAHERTZ),
+  VOLTAGE("core voltage", Unit.VOLT),
+  FAN("fan speed", Unit.TURNS_PER_MINUTE),
+  PUMP("pump speed", Unit.TURNS_PER_MINUTE),
+  LOAD("load", Unit.PERCENT),
   THROTTLE("throttle flag", Unit.COUNT),
   UNUSED("not used", Unit.COUNT);
 

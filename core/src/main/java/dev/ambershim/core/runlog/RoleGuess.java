@@ -18,6 +18,11 @@ record RoleGuess(Role role, double confidence) {
   private static final Pattern DERIVED =
       Pattern.compile(
           ".*(^|[^a-z])(max|min|maximum|minimum|avg|average|mean|distance|margin|limit|delta|spread)([^a-z]|$).*");
+  private static final Pattern VOLTAGE =
+      Pattern.compile(".*(^|[^a-z])(v?core|cpu|vid|kern)([^a-z]|$).*");
+  private static final Pattern TURNS = Pattern.compile(".*(^|[^a-z])(fan|pump|cooler)([^a-z]|$).*");
+  private static final Pattern LOAD =
+      Pattern.compile(".*(^|[^a-z])(load|usage|utili[sz]ation|last)([^a-z]|$).*");
   private static final Pattern ELSEWHERE =
       Pattern.compile(
           ".*(^|[^a-z])(gpu|disk|drive|ssd|nvme|vrm|board|motherboard|memory|mem|dimm|ram|chipset|bus|ring|uncore|cache|fabric|nic|psu)([^a-z]|$).*");
@@ -44,6 +49,10 @@ record RoleGuess(Role role, double confidence) {
     }
     if (unit.equals("MHz") || unit.equals("GHz") || (unit.isEmpty() && clockName(n) && low > 0.1)) {
       return derived ? NONE : new RoleGuess(Role.CLOCK, clockName(n) ? 0.9 : 0.7);
+    }
+    RoleGuess condition = condition(n, unit, high, derived);
+    if (condition != null) {
+      return condition;
     }
     boolean temperature = unit.equals("°C") || unit.equals("°F");
     boolean couldBeTemperature = unit.isEmpty() && low > -20 && high < 260 && high > 5 && !flag;
@@ -72,6 +81,27 @@ record RoleGuess(Role role, double confidence) {
       return new RoleGuess(Role.PACKAGE, sure - 0.1);
     }
     return NONE;
+  }
+
+  /** Voltage, fan, pump and load: what should be equal when two runs are compared. */
+  private static RoleGuess condition(String n, String unit, double high, boolean derived) {
+    boolean fits =
+        switch (unit) {
+          case "V", "mV" -> VOLTAGE.matcher(n).matches();
+          case "rpm" -> TURNS.matcher(n).matches();
+          case "%" -> LOAD.matcher(n).matches();
+          case "" -> TURNS.matcher(n).matches() && high > 200;
+          default -> false;
+        };
+    if (!fits || derived) {
+      return unit.isEmpty() || unit.startsWith("°") ? null : NONE;
+    }
+    return switch (unit) {
+      case "V", "mV" -> new RoleGuess(Role.VOLTAGE, 0.8);
+      case "%" -> new RoleGuess(Role.LOAD, 0.8);
+      default ->
+          new RoleGuess(n.contains("pump") ? Role.PUMP : Role.FAN, unit.isEmpty() ? 0.6 : 0.8);
+    };
   }
 
   private static RoleGuess power(String n) {

@@ -6,6 +6,7 @@ import dev.ambershim.core.problem.Problem;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -55,23 +56,11 @@ public final class RunAnalyser {
     double[] mean = average(cores);
     double[] hottest = highest(cores);
     double[] power = only(Role.POWER);
-    double[] clock = log.with(Role.CLOCK).isEmpty() ? null : average(log.with(Role.CLOCK));
+    double[] clock = mean(Role.CLOCK);
     double[] room = only(Role.ROOM);
-    LoadStretch load =
-        power == null
-            ? LoadStretch.of(mean, log.seconds(), 5)
-            : LoadStretch.of(power, log.seconds(), 0.25 * max(power));
+    LoadStretch load = load(mean, power);
     Throttling throttling = Throttling.of(log, load, hottest, clock);
-    double[] rise = mean.clone();
-    if (room != null) {
-      for (int i = 0; i < rise.length; i++) {
-        rise[i] -= room[i];
-      }
-    } else if (typedRoom.isPresent()) {
-      for (int i = 0; i < rise.length; i++) {
-        rise[i] -= typedRoom.getAsDouble();
-      }
-    }
+    double[] rise = rise(mean, room);
     int[] under = present(rise, load);
     if (under.length < 2 * BatchMeans.FEWEST) {
       return unfit(
@@ -120,10 +109,12 @@ public final class RunAnalyser {
       checkRoomDrift(room, used);
     }
     List<Double> each = cores.stream().map(c -> meanOf(c.values(), used)).toList();
+    SettledFigures settled =
+        new SettledFigures(used, rise, mean, cores, each, only(Role.PACKAGE), power);
     double hot = each.stream().mapToDouble(Double::doubleValue).max().orElseThrow();
     double cool = each.stream().mapToDouble(Double::doubleValue).min().orElseThrow();
     double meanCore = meanOf(mean, used);
-    double watts = power == null ? Double.NaN : meanOf(power, used);
+    double watts = meanOf(power, used);
     double riseMean = Double.isNaN(roomMean) ? Double.NaN : meanOf(rise, used);
     return new RunAnalysis(
         log.fileName(),
@@ -136,17 +127,53 @@ public final class RunAnalyser {
         meanCore,
         hot,
         each.size() > 1 ? hot - cool : Double.NaN,
+        meanOf(only(Role.PACKAGE), used),
         each,
         roomMean,
         riseMean,
         watts,
-        clock == null ? Double.NaN : meanOf(clock, used),
+        meanOf(clock, used),
+        conditions(used),
         watts > 0 ? riseMean / watts : Double.NaN,
-        Optional.of(BatchMeans.of(pick(rise, used))),
+        settled.figures(),
+        settled.eachCore(),
         secondsOf(throttling.samples()),
         countOf(throttling.samples()),
         throttledShare,
         remarks);
+  }
+
+  /**
+   * How a run's temperature followed the beginning of its load.
+   *
+   * @param room as for the analysis
+   * @return empty if the log does not show it, or no split can be told
+   */
+  public static Optional<StepResponse> step(RunLog log, OptionalDouble room) {
+    RunAnalyser run = new RunAnalyser(log, room);
+    if (run.cores.isEmpty()) {
+      return Optional.empty();
+    }
+    double[] mean = run.average(run.cores);
+    double[] power = run.only(Role.POWER);
+    LoadStretch load = run.load(mean, power);
+    Throttling throttling = Throttling.of(log, load, run.highest(run.cores), run.mean(Role.CLOCK));
+    return StepResponse.of(
+        log.seconds(), run.rise(mean, run.only(Role.ROOM)), power, load, throttling.samples());
+  }
+
+  private LoadStretch load(double[] mean, double[] power) {
+    return power == null
+        ? LoadStretch.of(mean, log.seconds(), 5)
+        : LoadStretch.of(power, log.seconds(), 0.25 * max(power));
+  }
+
+  private double[] rise(double[] mean, double[] room) {
+    double[] rise = mean.clone();
+    for (int i = 0; i < rise.length; i++) {
+      rise[i] -= room != null ? room[i] : typedRoom.orElse(0);
+    }
+    return rise;
   }
 
   private RunAnalysis unfit(LoadStretch load, Throttling throttling, String why) {
@@ -164,17 +191,33 @@ public final class RunAnalyser {
         nan,
         nan,
         nan,
+        nan,
         List.of(),
         nan,
         nan,
         nan,
         nan,
+        RunAnalysis.Conditions.UNKNOWN,
         nan,
-        Optional.empty(),
+        Map.of(),
+        List.of(),
         secondsOf(throttling.samples()),
         countOf(throttling.samples()),
         0,
         remarks);
+  }
+
+  private RunAnalysis.Conditions conditions(int[] used) {
+    return new RunAnalysis.Conditions(
+        meanOf(mean(Role.VOLTAGE), used),
+        meanOf(mean(Role.FAN), used),
+        meanOf(mean(Role.PUMP), used),
+        meanOf(mean(Role.LOAD), used));
+  }
+
+  private double[] mean(Role role) {
+    List<Channel> found = log.with(role);
+    return found.isEmpty() ? null : average(found);
   }
 
   private void checkRoomDrift(double[] room, int[] used) {
@@ -241,6 +284,9 @@ public final class RunAnalyser {
   }
 
   private static double meanOf(double[] series, int[] which) {
+    if (series == null) {
+      return Double.NaN;
+    }
     double sum = 0;
     int n = 0;
     for (int i : which) {

@@ -408,6 +408,9 @@ final class Samples {
     } else if (unit.equals("GHz") || (guess.role() == Role.CLOCK && unit.isEmpty() && high < 20)) {
       scale(values, 1000, 0);
       unit = "MHz";
+    } else if (unit.equals("mV")) {
+      scale(values, 1e-3, 0);
+      unit = "V";
     }
     return new Channel(name, unit, guess.role(), guess.confidence(), values);
   }

@@ -13,6 +13,8 @@ import java.util.function.ToDoubleFunction;
  * @param powerWatts chip power
  * @param clockMegahertz clock
  * @param roomCelsius room air
+ * @param packageCelsius package temperature
+ * @param conditions what else should be equal
  * @param resistanceKelvinPerWatt rise by power
  * @param plateauSeconds settled time of all runs
  * @param throttledSeconds throttled time of all runs
@@ -26,6 +28,8 @@ public record SideSummary(
     double powerWatts,
     double clockMegahertz,
     double roomCelsius,
+    double packageCelsius,
+    RunAnalysis.Conditions conditions,
     double resistanceKelvinPerWatt,
     double plateauSeconds,
     double throttledSeconds,
@@ -39,6 +43,12 @@ public record SideSummary(
         mean(runs, RunAnalysis::powerWatts),
         mean(runs, RunAnalysis::clockMegahertz),
         mean(runs, RunAnalysis::roomCelsius),
+        mean(runs, RunAnalysis::packageCelsius),
+        new RunAnalysis.Conditions(
+            mean(runs, r -> r.conditions().voltageVolts()),
+            mean(runs, r -> r.conditions().fanTurnsPerMinute()),
+            mean(runs, r -> r.conditions().pumpTurnsPerMinute()),
+            mean(runs, r -> r.conditions().loadPercent())),
         mean(runs, RunAnalysis::resistanceKelvinPerWatt),
         runs.stream().mapToDouble(RunAnalysis::plateauSeconds).sum(),
         runs.stream().mapToDouble(RunAnalysis::throttledSeconds).sum(),

@@ -59,9 +59,9 @@ class CoverageTest {
       after.riseKelvin = 38.2;
       Comparison c =
           Comparison.of(
-              List.of(before.run("b", 2L * r)),
-              List.of(after.run("a", 2L * r + 1)),
-              1,
+              MountedRun.ofOneMount(List.of(before.run("b", 2L * r))),
+              MountedRun.ofOneMount(List.of(after.run("a", 2L * r + 1))),
+              new Judging(1, 0),
               Notation.METRIC);
       if (c.interval().isPresent()) {
         told++;
@@ -82,9 +82,9 @@ class CoverageTest {
       Synthetic same = new Synthetic();
       Comparison c =
           Comparison.of(
-              List.of(same.run("b", 7000 + 2L * r)),
-              List.of(same.run("a", 7001 + 2L * r)),
-              0,
+              MountedRun.ofOneMount(List.of(same.run("b", 7000 + 2L * r))),
+              MountedRun.ofOneMount(List.of(same.run("a", 7001 + 2L * r))),
+              new Judging(0, 0),
               Notation.METRIC);
       if (c.verdict() == Verdict.HELPED || c.verdict() == Verdict.HURT) {
         wrong++;

@@ -46,10 +46,28 @@ class RoleGuessTest {
     "CPU frequency, MHz, CLOCK",
     "Bus clock, MHz, UNUSED",
     "memory clock, MHz, UNUSED",
-    "Fan, rpm, UNUSED"
+    "Fan, rpm, FAN",
+    "CPU fan, '', FAN",
+    "Pump, rpm, PUMP",
+    "GPU fan, rpm, UNUSED",
+    "turntable, rpm, UNUSED"
   })
   void clocks(String name, String unit, Role role) {
     assertThat(RoleGuess.of(name, unit, 800, 4700, false).role()).isEqualTo(role);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "Core voltage, V, 1.2, VOLTAGE",
+    "Core 0 VID, V, 1.2, VOLTAGE",
+    "VCORE, mV, 1180, VOLTAGE",
+    "12 V rail, V, 12.1, UNUSED",
+    "Total load, %, 100, LOAD",
+    "CPU usage, %, 99, LOAD",
+    "humidity, %, 40, UNUSED"
+  })
+  void whatElseShouldBeEqual(String name, String unit, double high, Role role) {
+    assertThat(RoleGuess.of(name, unit, 0, high, false).role()).isEqualTo(role);
   }
 
   @ParameterizedTest

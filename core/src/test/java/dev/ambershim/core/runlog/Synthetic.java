@@ -21,6 +21,7 @@ final class Synthetic {
   double megahertz = 4700;
   boolean withRoom = true;
   boolean withPower = true;
+  double fan = Double.NaN;
 
   /** The log as text would give it, without the text. */
   RunLog log(String name, long seed) {
@@ -63,6 +64,11 @@ final class Synthetic {
       channels.add(new Channel("power", "W", Role.POWER, 1, power));
     }
     channels.add(new Channel("clock", "MHz", Role.CLOCK, 1, clock));
+    if (!Double.isNaN(fan)) {
+      double[] turns = new double[n];
+      java.util.Arrays.fill(turns, fan);
+      channels.add(new Channel("fan", "rpm", Role.FAN, 1, turns));
+    }
     return new RunLog(name, t, channels, new ReadNotes("made", "none", false, n, 0, 0, List.of()));
   }
 

@@ -8,13 +8,54 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Stream;
 
 /** Fetches a log's bytes from disk, whatever the file does meanwhile. */
 public final class LogFiles {
   /** Larger logs do not fit into memory beside everything else. */
   private static final long MOST_BYTES = 1L << 30;
 
+  private static final Set<String> ENDINGS = Set.of("csv", "txt", "tsv", "log", "dat");
+
   private LogFiles() {}
+
+  /**
+   * A file itself, or the logs that lie in a folder, by name; folders inside it are not opened.
+   *
+   * @throws Problem {@code file.folder} if a folder holds no log, {@code file.unread}
+   */
+  public static List<Path> inside(Path path) {
+    if (!Files.isDirectory(path)) {
+      return List.of(path);
+    }
+    try (Stream<Path> all = Files.list(path)) {
+      List<Path> logs =
+          all.filter(f -> Files.isRegularFile(f) && ENDINGS.contains(ending(f))).sorted().toList();
+      if (logs.isEmpty()) {
+        throw new Problem(
+            "file.folder",
+            Place.file(path.toString()),
+            "The folder holds no log.",
+            "Logs end in .csv, .txt, .tsv, .log or .dat; name another one by itself.");
+      }
+      return logs;
+    } catch (IOException e) {
+      throw new Problem(
+          "file.unread",
+          Place.file(path.toString()),
+          "The folder cannot be read.",
+          "Check that its disk is still there and that you may open it.",
+          e);
+    }
+  }
+
+  private static String ending(Path file) {
+    String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
+    return name.substring(name.lastIndexOf('.') + 1);
+  }
 
   /**
    * All whole lines that the file has now. A file that grows while it is read is cut after its last

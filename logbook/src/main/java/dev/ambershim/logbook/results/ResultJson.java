@@ -3,14 +3,19 @@ package dev.ambershim.logbook.results;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.finding.Finding;
+import dev.ambershim.core.finding.Interval;
 import dev.ambershim.core.finding.Working;
 import dev.ambershim.core.runlog.Channel;
 import dev.ambershim.core.runlog.Comparison;
+import dev.ambershim.core.runlog.Figure;
+import dev.ambershim.core.runlog.FigureChange;
 import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.core.runlog.SideSummary;
+import dev.ambershim.core.runlog.StepResponse;
 import dev.ambershim.logbook.store.Json;
+import java.util.List;
 
 /** Findings, comparisons and runs as JSON trees. A figure that is not known is null. */
 public final class ResultJson {
@@ -30,8 +35,50 @@ public final class ResultJson {
     change.put("inCoreTemperatureOnly", !comparison.inRise());
     node.set("before", side(comparison.before()));
     node.set("after", side(comparison.after()));
+    changes(node.putArray("figures"), comparison.figures());
+    changes(node.putArray("cores"), comparison.cores());
+    node.put("mountsEachSideToTell", comparison.mountsToTell());
     node.set("working", working(comparison.working()));
     return node;
+  }
+
+  private static void changes(ArrayNode array, List<FigureChange> changes) {
+    for (FigureChange c : changes) {
+      ObjectNode one = array.addObject();
+      one.put("name", c.name());
+      one.put("unit", c.figure() == Figure.RESISTANCE ? "K/W" : "K");
+      figure(one, "before", c.before());
+      figure(one, "after", c.after());
+      figure(one, "change", c.change());
+      figure(one, "low95", c.interval().low());
+      figure(one, "high95", c.interval().high());
+    }
+  }
+
+  private static void conditions(ObjectNode node, RunAnalysis.Conditions c) {
+    figure(node, "voltageVolts", c.voltageVolts());
+    figure(node, "fanTurnsPerMinute", c.fanTurnsPerMinute());
+    figure(node, "pumpTurnsPerMinute", c.pumpTurnsPerMinute());
+    figure(node, "loadPercent", c.loadPercent());
+  }
+
+  /** How a run's temperature followed its load. */
+  public static ObjectNode of(StepResponse step) {
+    ObjectNode node = Json.mapper().createObjectNode();
+    part(node.putObject("quick"), step.quickKelvin(), step.quickInterval(), step.quickSeconds());
+    part(node.putObject("slow"), step.slowKelvin(), step.slowInterval(), step.slowSeconds());
+    figure(node, "powerStepWatts", step.powerStepWatts());
+    figure(node, "quickKelvinPerWatt", step.quickKelvinPerWatt());
+    figure(node, "slowKelvinPerWatt", step.slowKelvinPerWatt());
+    figure(node, "recoverySeconds", step.recoverySeconds());
+    return node;
+  }
+
+  private static void part(ObjectNode node, double kelvin, Interval interval, double seconds) {
+    figure(node, "kelvin", kelvin);
+    figure(node, "low95Kelvin", interval.low());
+    figure(node, "high95Kelvin", interval.high());
+    figure(node, "timeConstantSeconds", seconds);
   }
 
   private static ObjectNode side(SideSummary side) {
@@ -43,6 +90,8 @@ public final class ResultJson {
     figure(node, "powerWatts", side.powerWatts());
     figure(node, "clockMegahertz", side.clockMegahertz());
     figure(node, "roomCelsius", side.roomCelsius());
+    figure(node, "packageCelsius", side.packageCelsius());
+    conditions(node, side.conditions());
     figure(node, "resistanceKelvinPerWatt", side.resistanceKelvinPerWatt());
     figure(node, "plateauSeconds", side.plateauSeconds());
     figure(node, "throttledSeconds", side.throttledSeconds());
@@ -63,11 +112,19 @@ public final class ResultJson {
     figure(node, "powerWatts", run.powerWatts());
     figure(node, "clockMegahertz", run.clockMegahertz());
     figure(node, "roomCelsius", run.roomCelsius());
+    figure(node, "packageCelsius", run.packageCelsius());
+    conditions(node, run.conditions());
     figure(node, "resistanceKelvinPerWatt", run.resistanceKelvinPerWatt());
     figure(node, "settledFromSeconds", run.settledFromSeconds());
     figure(node, "plateauSeconds", run.plateauSeconds());
     figure(node, "throttledSeconds", run.throttledSeconds());
     node.put("throttledSamples", run.throttledSamples());
+    run.error()
+        .ifPresent(
+            e -> {
+              figure(node, "riseStandardErrorKelvin", e.standardError());
+              figure(node, "riseHalfWidth95Kelvin", e.halfWidth(0.95));
+            });
     ArrayNode cores = node.putArray("coreCelsius");
     run.coreCelsius().forEach(cores::add);
     ArrayNode channels = node.putArray("channels");

@@ -1,0 +1,133 @@
+package dev.ambershim.core.runlog;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+
+/** Mean and standard error of each figure over a run's settled samples. */
+final class SettledFigures {
+  private final int[] used;
+  private final double[] air;
+  private final double[] rise;
+  private final List<Channel> cores;
+  private final List<Double> each;
+  private final double[] chip;
+  private final double[] power;
+
+  /**
+   * Sets out the run.
+   *
+   * @param used the samples that count
+   * @param rise mean of the cores less room air, or the mean where there is no room
+   * @param mean mean of the cores
+   * @param each mean of each core over the samples that count
+   * @param chip package temperature, or null
+   * @param power chip power, or null
+   */
+  SettledFigures(
+      int[] used,
+      double[] rise,
+      double[] mean,
+      List<Channel> cores,
+      List<Double> each,
+      double[] chip,
+      double[] power) {
+    this.used = used;
+    this.rise = rise;
+    this.cores = cores;
+    this.each = each;
+    this.chip = chip;
+    this.power = power;
+    air = new double[mean.length];
+    for (int i = 0; i < air.length; i++) {
+      air[i] = mean[i] - rise[i];
+    }
+  }
+
+  Map<Figure, BatchMeans> figures() {
+    Map<Figure, BatchMeans> result = new EnumMap<>(Figure.class);
+    result.put(Figure.RISE, of(rise));
+    double[] hottest = cores.get(extreme(1)).values();
+    result.put(Figure.HOTTEST, of(less(hottest, air)));
+    if (cores.size() > 1) {
+      result.put(Figure.SPREAD, of(less(hottest, cores.get(extreme(-1)).values())));
+    }
+    put(result, Figure.PACKAGE, chip == null ? null : less(chip, air));
+    put(result, Figure.RESISTANCE, power == null ? null : resistance());
+    return result;
+  }
+
+  List<BatchMeans> eachCore() {
+    List<BatchMeans> result = new ArrayList<>();
+    for (Channel core : cores) {
+      result.add(of(less(core.values(), air)));
+    }
+    return result;
+  }
+
+  private void put(Map<Figure, BatchMeans> result, Figure figure, double[] series) {
+    if (series == null) {
+      return;
+    }
+    BatchMeans found = of(series);
+    if (found != null && Double.isFinite(found.mean())) {
+      result.put(figure, found);
+    }
+  }
+
+  /** Place of the hottest core with 1, of the coolest with −1. */
+  private int extreme(int sign) {
+    int best = 0;
+    for (int i = 1; i < each.size(); i++) {
+      if (sign * each.get(i) > sign * each.get(best)) {
+        best = i;
+      }
+    }
+    return best;
+  }
+
+  /**
+   * A series whose mean is the ratio of the means and whose scatter is the ratio's (delta rule).
+   */
+  private double[] resistance() {
+    double watts = 0;
+    double kelvin = 0;
+    int n = 0;
+    for (int i : used) {
+      if (!Double.isNaN(power[i])) {
+        watts += power[i];
+        kelvin += rise[i];
+        n++;
+      }
+    }
+    if (n == 0 || !(watts > 0)) {
+      return null;
+    }
+    double ratio = kelvin / watts;
+    double[] result = new double[rise.length];
+    for (int i : used) {
+      result[i] = ratio + (rise[i] - ratio * power[i]) / (watts / n);
+    }
+    return result;
+  }
+
+  private double[] less(double[] a, double[] b) {
+    double[] result = new double[a.length];
+    for (int i : used) {
+      result[i] = a[i] - b[i];
+    }
+    return result;
+  }
+
+  private BatchMeans of(double[] series) {
+    double[] present = new double[used.length];
+    int n = 0;
+    for (int i : used) {
+      if (!Double.isNaN(series[i])) {
+        present[n++] = series[i];
+      }
+    }
+    return n < BatchMeans.FEWEST ? null : BatchMeans.of(java.util.Arrays.copyOf(present, n));
+  }
+}
