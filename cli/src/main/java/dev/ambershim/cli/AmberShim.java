@@ -26,6 +26,7 @@ import picocli.CommandLine.Option;
       AnalyseCommand.class,
       SolveCommand.class,
       WeighCommand.class,
+      RecordCommand.class,
       ScreenshotsCommand.class,
       BenchCommand.class
     })

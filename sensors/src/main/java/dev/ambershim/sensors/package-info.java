@@ -1,5 +1,5 @@
 /**
- * Where temperatures come from while a run is on, the simulated rig among them. Reading finished
- * logs and judging them belongs to the core.
+ * Where samples come from, behind one interface: the kernel's sensor files, a log that still grows,
+ * the simulated rig; and the machine's load. Judging what they say is the core's business.
  */
 package dev.ambershim.sensors;

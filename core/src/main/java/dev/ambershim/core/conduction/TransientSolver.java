@@ -3,6 +3,7 @@ package dev.ambershim.core.conduction;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +25,10 @@ public final class TransientSolver {
   private static final double STEP_SHARE = 4e-3;
 
   private static final int DEEPEST = 40;
+
+  /** After a jump of the heat the field moves within a thousandth of the interval. */
+  private static final int FIRST_DEPTH = 10;
+
   private static final int KEPT_MATRICES = 6;
 
   private final StackGrid grid;
@@ -32,6 +37,10 @@ public final class TransientSolver {
   private final Team team;
   private final SolveWatch watch;
   private List<StackSolution.Layer> lastLayers = List.of();
+  private double[][] rise;
+  private double time;
+  private double[] lastWatts = new double[0];
+  private int depth = FIRST_DEPTH;
   private final Map<Double, ConjugateGradients> solvers =
       new LinkedHashMap<>(8, 0.75f, true) {
         private static final long serialVersionUID = 1L;
@@ -94,6 +103,7 @@ public final class TransientSolver {
     this.watch = watch;
     grid = StackGrid.ofAbout(stack, cells);
     steady = Conductances.of(grid, null);
+    rise = steady.field();
     capacity = new double[grid.slices()];
     for (int k = 0; k < capacity.length; k++) {
       StackLayer layer = stack.layers().get(grid.layerOf[k]);
@@ -116,18 +126,44 @@ public final class TransientSolver {
    */
   public List<Moment> run(double[] seconds, double[][] watts) {
     List<Moment> moments = new ArrayList<>();
-    double[][] rise = steady.field();
-    moments.add(moment(seconds[0], rise, new double[watts[0].length]));
-    int depth = 10;
+    rise = steady.field();
+    time = seconds[0];
+    lastWatts = new double[0];
+    moments.add(moment(seconds[0], new double[watts[0].length]));
     for (int row = 0; row + 1 < seconds.length; row++) {
       watch.check();
       watch.share((double) row / seconds.length);
-      double[][] load = StackField.load(grid, steady, watts[row]);
-      boolean jump = row == 0 || !java.util.Arrays.equals(watts[row], watts[row - 1]);
-      depth = interval(seconds[row + 1] - seconds[row], load, rise, jump ? 10 : depth);
-      moments.add(moment(seconds[row + 1], rise, watts[row]));
+      moments.add(advance(seconds[row + 1] - seconds[row], watts[row]));
     }
     return moments;
+  }
+
+  /**
+   * Goes on by a time under even heat, from an even start at the coolant's temperature at first.
+   *
+   * @param seconds how long, above 0
+   * @param watts the heat of each source
+   * @return the state at the end
+   */
+  public Moment advance(double seconds, double[] watts) {
+    boolean jump = !Arrays.equals(watts, lastWatts);
+    depth = interval(seconds, StackField.load(grid, steady, watts), jump ? FIRST_DEPTH : depth);
+    lastWatts = watts.clone();
+    time += seconds;
+    return moment(time, watts);
+  }
+
+  /**
+   * As {@link #advance}, in one step of the rule whatever its error: for heat that changes a little
+   * in every step, such as leakage does.
+   */
+  public Moment step(double seconds, double[] watts) {
+    double[][] half = copy(rise);
+    double[][] next = copy(rise);
+    step(seconds, StackField.load(grid, steady, watts), half, next);
+    rise = next;
+    time += seconds;
+    return moment(time, watts);
   }
 
   /** The layers' faces at the end of the last run. */
@@ -135,7 +171,7 @@ public final class TransientSolver {
     return lastLayers;
   }
 
-  private Moment moment(double seconds, double[][] rise, double[] watts) {
+  private Moment moment(double seconds, double[] watts) {
     StackField field = new StackField(grid, steady, null, rise, watts);
     lastLayers = field.layers();
     return new Moment(seconds, field.sources(), field.peak());
@@ -144,30 +180,27 @@ public final class TransientSolver {
   /**
    * Goes through one interval of even heat in steps of its length ÷ 2^depth.
    *
-   * @param rise overwritten
-   * @param depth to begin with
+   * @param from the depth to begin with
    * @return the depth it ended with
    */
-  private int interval(double length, double[][] load, double[][] rise, int depth) {
+  private int interval(double length, double[][] load, int from) {
     long unit = 1L << DEEPEST;
     long at = 0;
-    int now = Math.min(depth, DEEPEST);
+    int now = Math.min(from, DEEPEST);
     while (at < unit) {
       watch.check();
       long step = unit >> now;
       double dt = length * ((double) step / unit);
       double[][] half = copy(rise);
       double[][] next = copy(rise);
-      double error = step(dt, load, rise, half, next);
+      double error = step(dt, load, half, next);
       double scale = Math.max(highest(next), 1e-6);
       if (error > STEP_SHARE * scale && now < DEEPEST) {
         now++;
         continue;
       }
       at += step;
-      for (int r = 0; r < rise.length; r++) {
-        System.arraycopy(next[r], 0, rise[r], 0, rise[r].length);
-      }
+      rise = next;
       // Doubled only where the longer step begins on its own grid.
       if (error < STEP_SHARE * scale / 5 && now > 0 && at % (step * 2) == 0) {
         now--;
@@ -177,8 +210,7 @@ public final class TransientSolver {
   }
 
   /** One step; returns the largest difference from the embedded rule, K. */
-  private double step(
-      double dt, double[][] load, double[][] rise, double[][] half, double[][] next) {
+  private double step(double dt, double[][] load, double[][] half, double[][] next) {
     double[] mass = new double[capacity.length];
     for (int k = 0; k < mass.length; k++) {
       mass[k] = capacity[k] / (GAMMA * dt);

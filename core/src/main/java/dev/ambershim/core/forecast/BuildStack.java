@@ -21,11 +21,21 @@ import java.util.List;
  * heat into the board are left out. Dies of different height are all as thick as the highest, and
  * the joint over a lower one is thicker by the difference.
  */
-final class BuildStack {
+public final class BuildStack {
   /** Thick enough to be a layer, thin enough not to matter beside any plate. */
   private static final double FIN_BASE_MICROMETRES = 150;
 
   private BuildStack() {}
+
+  /**
+   * The stack by its likely figures.
+   *
+   * @param watts heat of the whole chip
+   * @param roomCelsius the room
+   */
+  public static StackCase likely(Situation at, double watts, double roomCelsius) {
+    return of(at, Doubt.NONE, CoreLayout.of(at.chip()), watts, roomCelsius);
+  }
 
   /**
    * The stack.

@@ -6,27 +6,31 @@ package dev.ambershim.core.material;
  * <p>Metals and silicon: Incropera &amp; DeWitt, <i>Fundamentals of Heat and Mass Transfer</i>,
  * Table A.1. The figures were entered from the project's design sheet, which quotes that table.
  * Silicon is taken between its 400 K and 300 K values because dies run hot. The organic substrate,
- * pastes and solder are common practice.
+ * pastes and solder are common practice. Heat capacities are density times specific heat of the
+ * same table (from memory); the substrate's is common practice.
  */
 public enum Material {
-  COPPER("copper", 385, 401, 401, "Incropera & DeWitt, Table A.1"),
-  NICKEL("nickel", 90.7, 90.7, 90.7, "Incropera & DeWitt, Table A.1"),
-  ALUMINIUM("aluminium", 200, 237, 237, "Incropera & DeWitt, Table A.1"),
-  SILVER("silver", 429, 429, 429, "Incropera & DeWitt, Table A.1"),
-  SILICON("silicon", 98.9, 120, 148, "Incropera & DeWitt, Table A.1 (400 K and 300 K)"),
-  SUBSTRATE("organic substrate", 0.3, 0.6, 5, "common practice");
+  COPPER("copper", 385, 401, 401, 3.44e6, "Incropera & DeWitt, Table A.1"),
+  NICKEL("nickel", 90.7, 90.7, 90.7, 3.95e6, "Incropera & DeWitt, Table A.1"),
+  ALUMINIUM("aluminium", 200, 237, 237, 2.44e6, "Incropera & DeWitt, Table A.1"),
+  SILVER("silver", 429, 429, 429, 2.47e6, "Incropera & DeWitt, Table A.1"),
+  SILICON("silicon", 98.9, 120, 148, 1.66e6, "Incropera & DeWitt, Table A.1 (400 K and 300 K)"),
+  SUBSTRATE("organic substrate", 0.3, 0.6, 5, 2.0e6, "common practice");
 
   private final String words;
   private final double low;
   private final double likely;
   private final double high;
+  private final double heatCapacity;
   private final String source;
 
-  Material(String words, double low, double likely, double high, String source) {
+  Material(
+      String words, double low, double likely, double high, double heatCapacity, String source) {
     this.words = words;
     this.low = low;
     this.likely = likely;
     this.high = high;
+    this.heatCapacity = heatCapacity;
     this.source = source;
   }
 
@@ -48,6 +52,11 @@ public enum Material {
   /** Highest conductivity worth reckoning with, W/m·K. */
   public double highWattsPerMetreKelvin() {
     return high;
+  }
+
+  /** Heat capacity by volume at 300 K, J/m³·K. */
+  public double heatCapacityJoulesPerCubicMetreKelvin() {
+    return heatCapacity;
   }
 
   /** Where the figures come from. */

@@ -18,7 +18,10 @@ import org.hipparchus.linear.RealVector;
  */
 public final class HotSpots {
   /** Patterns smaller than this are what cores and sensors do anyway; common practice. */
-  static final double LEAST_KELVIN = 4;
+  private static final double LEAST_KELVIN = 4;
+
+  /** In a change the sensors' own offsets cancel, so less counts; common practice. */
+  private static final double LEAST_CHANGE_KELVIN = 2;
 
   private static final double SIGNIFICANCE = 0.05;
   private static final double LONE_DEVIATIONS = 4;
@@ -41,10 +44,17 @@ public final class HotSpots {
    */
   public record Hint(Kind kind, double kelvin, String sentence, String test) {}
 
-  private HotSpots() {}
+  private final double least;
+  private final Notation notation;
+  private final List<Hint> hints = new ArrayList<>();
+
+  private HotSpots(double least, Notation notation) {
+    this.least = least;
+    this.notation = notation;
+  }
 
   /**
-   * Looks for patterns.
+   * Looks for patterns in one state.
    *
    * @param kelvin each core's rise less what is expected of it, or its rise
    * @param xMillimetres each core's centre from left to right, or empty if the places are not known
@@ -53,7 +63,16 @@ public final class HotSpots {
    */
   public static List<Hint> of(
       double[] kelvin, double[] xMillimetres, double[] yMillimetres, Notation notation) {
-    List<Hint> hints = new ArrayList<>();
+    return new HotSpots(LEAST_KELVIN, notation).look(kelvin, xMillimetres, yMillimetres);
+  }
+
+  /** The same in the change of each core from one state to another. */
+  public static List<Hint> ofChange(
+      double[] kelvin, double[] xMillimetres, double[] yMillimetres, Notation notation) {
+    return new HotSpots(LEAST_CHANGE_KELVIN, notation).look(kelvin, xMillimetres, yMillimetres);
+  }
+
+  private List<Hint> look(double[] kelvin, double[] xMillimetres, double[] yMillimetres) {
     int n = kelvin.length;
     double[] left = kelvin.clone();
     if (xMillimetres.length == n && n >= 6) {
@@ -63,19 +82,18 @@ public final class HotSpots {
       for (int i = 0; i < n; i++) {
         far[i] = x[i] * x[i] + y[i] * y[i];
       }
-      side(left, x, y, notation, hints);
-      rim(left, centred(far), notation, hints);
+      side(left, x, y);
+      rim(left, centred(far));
       hints.sort((a, b) -> Double.compare(b.kelvin(), a.kelvin()));
     }
     if (n >= 4) {
-      lone(left, notation, hints);
+      lone(left);
     }
     return hints;
   }
 
   /** Both directions together; takes the pattern out of what is left if it counts. */
-  private static void side(
-      double[] left, double[] x, double[] y, Notation notation, List<Hint> hints) {
+  private void side(double[] left, double[] x, double[] y) {
     boolean flatX = range(x) < 1e-9;
     boolean flatY = range(y) < 1e-9;
     List<double[]> columns = new ArrayList<>();
@@ -110,7 +128,7 @@ public final class HotSpots {
     subtract(left, pattern);
   }
 
-  private static void rim(double[] left, double[] far, Notation notation, List<Hint> hints) {
+  private void rim(double[] left, double[] far) {
     if (range(far) < 1e-9) {
       return;
     }
@@ -138,7 +156,7 @@ public final class HotSpots {
     subtract(left, pattern);
   }
 
-  private static void lone(double[] left, Notation notation, List<Hint> hints) {
+  private void lone(double[] left) {
     int hottest = 0;
     for (int i = 1; i < left.length; i++) {
       hottest = left[i] > left[hottest] ? i : hottest;
@@ -149,7 +167,7 @@ public final class HotSpots {
     }
     double above = left[hottest] - BatchMeans.mean(others);
     double scatter = BatchMeans.standardDeviation(others);
-    if (above < LEAST_KELVIN || above < LONE_DEVIATIONS * scatter) {
+    if (above < least || above < LONE_DEVIATIONS * scatter) {
       return;
     }
     hints.add(
@@ -175,9 +193,9 @@ public final class HotSpots {
   }
 
   /** Whether a pattern reaches a size that matters and stands out from what is left without it. */
-  private static boolean counts(double[] all, double[] pattern, int terms) {
+  private boolean counts(double[] all, double[] pattern, int terms) {
     int freedom = all.length - terms - 1;
-    if (range(pattern) < LEAST_KELVIN || freedom < 2) {
+    if (range(pattern) < least || freedom < 2) {
       return false;
     }
     double mean = BatchMeans.mean(all);

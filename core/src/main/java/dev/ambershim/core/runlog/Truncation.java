@@ -10,13 +10,14 @@ package dev.ambershim.core.runlog;
  * @param settled whether the halves agree
  * @param driftKelvin mean of the second half less mean of the first
  */
-record Truncation(int start, boolean settled, double driftKelvin) {
+public record Truncation(int start, boolean settled, double driftKelvin) {
   /** A difference between the halves below this is settled whatever its significance. */
-  static final double TOLERANCE_KELVIN = 0.3;
+  public static final double TOLERANCE_KELVIN = 0.3;
 
   private static final int BATCH = 5;
 
-  static Truncation of(double[] y) {
+  /** Finds the settled part of a series of temperatures, K; read only. */
+  public static Truncation of(double[] y) {
     int start = mser5(y);
     // MSER alone stops early when a slow loop still creeps; give up half the run at most.
     int latest = y.length / 2;

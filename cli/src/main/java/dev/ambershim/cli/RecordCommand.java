@@ -1,0 +1,264 @@
+package dev.ambershim.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.core.assembly.CoolerClass;
+import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.finding.Finding;
+import dev.ambershim.core.forecast.Situation;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.protocol.Protocol;
+import dev.ambershim.core.protocol.Status;
+import dev.ambershim.core.runlog.Baseline;
+import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.RunAnalyser;
+import dev.ambershim.core.runlog.RunAnalysis;
+import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.runlog.StepResponse;
+import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.logbook.results.ResultJson;
+import dev.ambershim.logbook.store.Json;
+import dev.ambershim.sensors.Load;
+import dev.ambershim.sensors.Source;
+import dev.ambershim.sensors.SteadyLoad;
+import dev.ambershim.sensors.kernel.KernelSource;
+import dev.ambershim.sensors.live.ConductedRun;
+import dev.ambershim.sensors.live.GrowingLog;
+import dev.ambershim.sensors.rig.ConductionRig;
+import dev.ambershim.sensors.rig.Fault;
+import dev.ambershim.sensors.rig.RigSetup;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.ArgGroup;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code record}: conducts a stress run and keeps its samples. */
+@Command(
+    name = "record",
+    mixinStandardHelpOptions = true,
+    description = {
+      "Conduct a stress run: rest, load, plateaus, and what they say.",
+      "It stops by itself at your temperature limit, on a lost sensor and at a runaway. Stay near a"
+          + " machine whose cooler you have just mounted."
+    })
+final class RecordCommand implements Callable<Integer> {
+  /** Where the samples come from. */
+  static final class From {
+    @Option(names = "--rig", required = true, description = "The simulated rig.")
+    boolean rig;
+
+    @Option(names = "--sensors", required = true, description = "This machine's own sensors.")
+    boolean sensors;
+
+    @Option(
+        names = "--follow",
+        required = true,
+        paramLabel = "CSV",
+        description = "A log that another program is writing; start the load yourself.")
+    Path follow;
+  }
+
+  @Spec CommandSpec spec;
+
+  @ArgGroup(multiplicity = "1")
+  From from;
+
+  @Parameters(
+      paramLabel = "STEM",
+      description = "Where the logs go and how their names begin, such as runs/before.")
+  Path stem;
+
+  @Option(
+      names = "--protocol",
+      paramLabel = "NAME",
+      defaultValue = "ten",
+      description = "ten, half-hour, three-plateaus or hour (default: ${DEFAULT-VALUE}).")
+  String protocol;
+
+  @Option(
+      names = "--stop",
+      paramLabel = "C",
+      description = "Stop when anything reaches this (default: 95 °C).")
+  Double stop;
+
+  @Option(
+      names = "--fault",
+      paramLabel = "FAULT=SIZE",
+      description =
+          "For the rig: dry-paste, tilted-cooler, film-void or weak-pump, each with a size from 0"
+              + " to 1.")
+  Map<String, Double> faults = new HashMap<>();
+
+  @Option(names = "--watts", paramLabel = "W", description = "For the rig: heat under load.")
+  double watts = 150;
+
+  @Option(names = "--seed", description = "For the rig: start of its random numbers.")
+  long seed = 1;
+
+  @Option(
+      names = "--liquid-metal",
+      description = "For the rig: liquid metal under the lid instead of paste.")
+  boolean liquidMetal;
+
+  @Option(
+      names = "--threads",
+      paramLabel = "N",
+      description = "For the sensors: threads of the built-in load; 0 if you start your own.")
+  int threads = SteadyLoad.allThreads();
+
+  @Option(names = "--root", hidden = true, description = "Root of the sensor files.")
+  Path root = Path.of("/");
+
+  @Option(names = "--json", description = "Print JSON.")
+  boolean json;
+
+  @Override
+  public Integer call() throws InterruptedException {
+    Protocol conducted = school(protocol);
+    if (stop != null) {
+      conducted = conducted.stoppingAt(stop);
+    }
+    Path whole = stem.toAbsolutePath();
+    try (Source source = source();
+        Load load = load(source)) {
+      ConductedRun run =
+          new ConductedRun(
+              source,
+              load,
+              conducted,
+              whole.getParent(),
+              whole.getFileName().toString(),
+              List.of("source: " + source.name(), "protocol: " + conducted.name()));
+      ConductedRun.Outcome outcome = run.conduct(Notation.METRIC, this::tell);
+      print(outcome);
+      return 0;
+    }
+  }
+
+  static Protocol school(String name) {
+    int at = List.of("ten", "half-hour", "three-plateaus", "hour").indexOf(name);
+    if (at < 0) {
+      throw new Problem(
+          "protocol.unknown",
+          Place.field("--protocol"),
+          "\"" + name + "\" is no protocol.",
+          "Protocols are: ten, half-hour, three-plateaus, hour.");
+    }
+    return Protocol.SCHOOLS.get(at);
+  }
+
+  private Source source() {
+    if (from.rig) {
+      StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
+      RigSetup setup =
+          RigSetup.of(
+              new Situation(
+                  point.chip("rig"),
+                  CoolerClass.LARGE_LOOP.usual("rig loop", 3.5),
+                  liquidMetal ? point.afterwards() : point.asBought()),
+              watts,
+              seed);
+      for (Map.Entry<String, Double> fault : faults.entrySet()) {
+        setup = setup.with(fault(fault.getKey()), fault.getValue());
+      }
+      return new ConductionRig(setup);
+    }
+    return from.sensors ? new KernelSource(root) : new GrowingLog(from.follow, false, 30_000);
+  }
+
+  private static Fault fault(String name) {
+    try {
+      return Fault.valueOf(name.strip().toUpperCase(Locale.ROOT).replace('-', '_'));
+    } catch (IllegalArgumentException e) {
+      throw new Problem(
+          "rig.fault",
+          Place.field("--fault"),
+          "\"" + name + "\" is no fault.",
+          "Faults are: dry-paste, tilted-cooler, film-void, weak-pump.",
+          e);
+    }
+  }
+
+  private Load load(Source source) {
+    if (source instanceof ConductionRig rig) {
+      return rig;
+    }
+    return from.sensors && threads > 0 ? new SteadyLoad(threads) : Load.BY_PERSON;
+  }
+
+  /** A line a minute, so that a long run can be followed without flooding the screen. */
+  private void tell(Status s) {
+    if (json || Math.round(s.seconds()) % 60 != 0) {
+      return;
+    }
+    PrintWriter out = spec.commandLine().getOut();
+    out.println(
+        String.format(
+            Locale.ROOT,
+            "  %4.0f s  %-24s hottest %s%s%s",
+            s.seconds(),
+            s.phase().words(),
+            Notation.METRIC.text(s.hottestCelsius(), Unit.CELSIUS),
+            Double.isNaN(s.riseKelvin())
+                ? ""
+                : ", rise " + Notation.METRIC.text(s.riseKelvin(), Unit.KELVIN),
+            s.settled().map(settled -> settled ? ", settled" : ", not settled yet").orElse("")));
+    out.flush();
+  }
+
+  private void print(ConductedRun.Outcome outcome) {
+    PrintWriter out = spec.commandLine().getOut();
+    ObjectNode node = Json.mapper().createObjectNode();
+    node.put("done", outcome.stop().done());
+    node.put("stop", outcome.stop().words());
+    ArrayNode runs = node.putArray("runs");
+    if (!json) {
+      out.println(outcome.stop().words());
+    }
+    for (Path file : outcome.plateaus()) {
+      try {
+        judge(file, out, runs);
+      } catch (Problem problem) {
+        // A run that ended at once leaves a log that says too little; it is kept all the same.
+        runs.addObject().put("file", file.toString()).put("unfit", problem.what());
+        if (!json) {
+          out.println(file.getFileName() + ": cannot be judged. " + problem.what());
+        }
+      }
+    }
+    if (json) {
+      out.println(Json.pretty(node));
+    }
+    out.flush();
+  }
+
+  private void judge(Path file, PrintWriter out, ArrayNode runs) {
+    RunLog log = LogReader.read(file.toString(), LogFiles.read(file));
+    RunAnalysis analysis = RunAnalyser.analyse(log, OptionalDouble.empty());
+    Optional<StepResponse> step = RunAnalyser.step(log, OptionalDouble.empty());
+    ObjectNode one = ResultJson.of(log, analysis);
+    step.ifPresent(s -> one.set("step", ResultJson.of(s)));
+    runs.add(one);
+    if (!json) {
+      step.ifPresent(s -> out.println(s.sentence(Notation.METRIC)));
+      out.println(
+          file.getFileName()
+              + ": "
+              + Baseline.of(List.of(analysis), Notation.METRIC).map(Finding::sentence).orElse(""));
+    }
+  }
+}

@@ -1,0 +1,86 @@
+package dev.ambershim.sensors;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.locks.LockSupport;
+
+/**
+ * A built-in steady load: each thread keeps the floating-point units busy with fused multiply-adds
+ * that depend on nothing outside the core, without a pause. It is even from second to second, and
+ * milder than the heaviest stress programs.
+ */
+public final class SteadyLoad implements Load {
+  private static final int CHAINS = 8;
+  private static final int ROUND = 200_000;
+
+  private final List<Thread> threads = new ArrayList<>();
+  private final int count;
+  private volatile boolean on;
+  private volatile boolean ended;
+
+  /** Kept where the compiler cannot see that nobody reads it. */
+  private volatile double sink;
+
+  /**
+   * A load that is still off.
+   *
+   * @param threads how many, 1 or more; as many as the machine's processors load all of it
+   */
+  public SteadyLoad(int threads) {
+    count = Math.max(1, threads);
+  }
+
+  /** How many threads a full load takes. */
+  public static int allThreads() {
+    return Runtime.getRuntime().availableProcessors();
+  }
+
+  @Override
+  public synchronized void set(boolean wanted) {
+    if (ended || on == wanted) {
+      return;
+    }
+    on = wanted;
+    if (threads.isEmpty()) {
+      for (int i = 0; i < count; i++) {
+        Thread thread = new Thread(this::work, "load " + i);
+        thread.setDaemon(true);
+        threads.add(thread);
+        thread.start();
+      }
+    }
+    threads.forEach(LockSupport::unpark);
+  }
+
+  private void work() {
+    double[] x = new double[CHAINS];
+    while (!ended) {
+      if (!on) {
+        LockSupport.park(this);
+        continue;
+      }
+      for (int i = 0; i < ROUND; i++) {
+        for (int c = 0; c < CHAINS; c++) {
+          x[c] = Math.fma(x[c], 0.999_999, 1e-3 * c);
+        }
+      }
+      double sum = 0;
+      for (double v : x) {
+        sum += v;
+      }
+      sink = sum;
+    }
+  }
+
+  /** A figure that the work leads to. */
+  double result() {
+    return sink;
+  }
+
+  @Override
+  public void close() {
+    ended = true;
+    on = false;
+    threads.forEach(LockSupport::unpark);
+  }
+}
