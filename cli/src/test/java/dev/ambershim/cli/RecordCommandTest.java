@@ -63,7 +63,7 @@ class RecordCommandTest {
             "0",
             folder.resolve("own").toString());
     assertThat(o.code()).isZero();
-    assertThat(o.out()).contains("It reached 97.3 °C; your limit is 95.0 °C");
+    assertThat(o.out()).contains("It reached 97.2 °C; your limit is 95.0 °C");
     assertThat(folder.resolve("own.csv")).content().contains("97.25");
   }
 

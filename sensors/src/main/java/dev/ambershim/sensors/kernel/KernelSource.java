@@ -114,12 +114,25 @@ public final class KernelSource implements Source {
         role.single() && probes.stream().anyMatch(p -> p.sensor().role() == role)
             ? Role.UNUSED
             : role;
-    String plain = role == Role.CORE ? label.toLowerCase(Locale.ROOT) : driver + " " + label;
+    String plain = plainName(free, label, driver, file);
     String name = plain;
     for (int i = 2; taken(name); i++) {
       name = plain + " (" + i + ")";
     }
     probes.add(new Probe(new Sensor(name, unit, free), () -> KernelFile.figure(file) * factor));
+  }
+
+  /** Such as any log calls it, so that a recorded log is understood without the driver's names. */
+  private static String plainName(Role role, String label, String driver, Path file) {
+    return switch (role) {
+      case CORE -> label.toLowerCase(Locale.ROOT);
+      case PACKAGE -> "package";
+      case POWER -> "chip power";
+      case VOLTAGE -> "core voltage";
+      case FAN -> "fan " + KernelFile.number(file);
+      case PUMP -> "pump";
+      default -> driver + " " + label;
+    };
   }
 
   private boolean taken(String name) {
@@ -136,7 +149,9 @@ public final class KernelSource implements Source {
     EnergyCounter counter = new EnergyCounter(() -> KernelFile.figure(energy), range, nanoseconds);
     boolean first = probes.stream().noneMatch(p -> p.sensor().role() == Role.POWER);
     Role role = zoneName.startsWith("package") && first ? Role.POWER : Role.UNUSED;
-    probes.add(new Probe(new Sensor(zoneName + " power", "W", role), counter::watts));
+    probes.add(
+        new Probe(
+            new Sensor(first ? "chip power" : zoneName + " power", "W", role), counter::watts));
   }
 
   private void addClocks(Path processors) {

@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.LogReader;
 import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.sensors.Source.Sample;
 import dev.ambershim.sensors.Source.Sensor;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -78,9 +81,9 @@ class KernelSourceTest {
       Sample s = source.next().orElseThrow();
       assertThat(figure(source, s, "core 0")).isEqualTo(68);
       assertThat(figure(source, s, "core 8")).isEqualTo(66.5);
-      assertThat(figure(source, s, "coretemp Package id 0")).isEqualTo(71);
-      assertThat(figure(source, s, "board Vcore")).isCloseTo(1.184, within(1e-12));
-      assertThat(figure(source, s, "board fan1")).isEqualTo(1180);
+      assertThat(figure(source, s, "package")).isEqualTo(71);
+      assertThat(figure(source, s, "core voltage")).isCloseTo(1.184, within(1e-12));
+      assertThat(figure(source, s, "fan 1")).isEqualTo(1180);
       assertThat(figure(source, s, "clock 0")).isEqualTo(4650);
     }
   }
@@ -95,10 +98,30 @@ class KernelSourceTest {
       assertThat(source.sensors())
           .filteredOn(s -> s.role() == Role.PUMP)
           .extracting(Sensor::name)
-          .containsExactly("board Pump");
+          .containsExactly("pump");
       assertThat(source.sensors())
           .filteredOn(s -> s.name().startsWith("nvme"))
           .allMatch(s -> s.role() == Role.UNUSED);
+    }
+  }
+
+  /** A recorded log knows its columns again by their names and units. */
+  @Test
+  void namesTellTheRoles() throws IOException {
+    StringBuilder log = new StringBuilder("elapsed [s]");
+    List<Sensor> sensors;
+    try (KernelSource source = source()) {
+      sensors = source.sensors();
+    }
+    sensors.forEach(s -> log.append(',').append(s.name()).append(" [" + s.unit() + "]"));
+    for (int i = 0; i < 3; i++) {
+      log.append('\n').append(i);
+      sensors.forEach(s -> log.append(',').append(s.role() == Role.THROTTLE ? "0" : "61.5"));
+    }
+    RunLog read = LogReader.read("own.csv", log.toString().getBytes(StandardCharsets.UTF_8));
+    for (int i = 0; i < sensors.size(); i++) {
+      Role role = read.channels().get(i).role();
+      assertThat(role).as(sensors.get(i).name()).isEqualTo(sensors.get(i).role());
     }
   }
 
@@ -137,7 +160,7 @@ class KernelSourceTest {
       Sample s = source.next().orElseThrow();
       assertThat(figure(source, s, "core 0")).isNaN();
       assertThat(figure(source, s, "core 8")).isNaN();
-      assertThat(figure(source, s, "coretemp Package id 0")).isEqualTo(71);
+      assertThat(figure(source, s, "package")).isEqualTo(71);
     }
   }
 
