@@ -132,6 +132,19 @@ public record Assessment(
     return expectation.sentence() + " The measured change agrees with that.";
   }
 
+  /** The same with the runs of one side only, and nothing compared. */
+  public Assessment only(Side side) {
+    return new Assessment(
+        job,
+        runs(side),
+        baseline,
+        Optional.empty(),
+        expectation,
+        heatWatts,
+        ladderBefore,
+        ladderAfter);
+  }
+
   /** The runs of a side. */
   public List<RunResult> runs(Side side) {
     return runs.stream().filter(r -> r.entry().side() == side).toList();

@@ -24,7 +24,11 @@ public enum Tone {
   GALLIUM("#6fb1bd", "#8fd0da"),
   SOLDER("#d1bd7a", "#cdb96f"),
   GLUE("#3d3a36", "#15130f"),
-  GAP("#efe9dd", "#38342f");
+  GAP("#efe9dd", "#38342f"),
+  /** Figures on the dark half of a map's colours, in either theme. */
+  ON_DEEP("#ffffff", "#ffffff"),
+  /** Figures on the light half of a map's colours, in either theme. */
+  ON_PALE("#16130f", "#16130f");
 
   private final String light;
   private final String dark;

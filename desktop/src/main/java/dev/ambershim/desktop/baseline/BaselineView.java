@@ -1,11 +1,14 @@
 package dev.ambershim.desktop.baseline;
 
 import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.CoreMaps;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.desktop.conduct.ConductSheet;
 import dev.ambershim.desktop.shell.AnswerPane;
 import dev.ambershim.desktop.shell.ChartPanel;
+import dev.ambershim.desktop.shell.CorePanel;
 import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.Later;
 import dev.ambershim.desktop.shell.RunRows;
@@ -23,21 +26,25 @@ import javafx.scene.layout.VBox;
 /** How the chip runs before the work: the answer, the chart, the runs. */
 public final class BaselineView implements StageView {
   private final ShellModel model;
+  private final ShellView shell;
   private final AnswerPane answer = new AnswerPane(Stage.BASELINE.question(), "baseline-answer");
   private final ChartPanel chart;
+  private final CorePanel cores;
   private final RunRows rows;
   private final VBox node;
 
   /** A view of the model's job. */
   public BaselineView(ShellModel model, ShellView shell) {
     this.model = model;
+    this.shell = shell;
     rows = new RunRows(model, shell);
     chart = new ChartPanel(model, "baseline-chart");
+    cores = new CorePanel(model, "baseline-cores");
     HBox foot = new HBox(10);
     foot.setMinHeight(34);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);
-    node = new VBox(answer, chart, rows, foot);
+    node = new VBox(answer, chart, cores, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
@@ -45,15 +52,16 @@ public final class BaselineView implements StageView {
   }
 
   private List<Node> buttons(ShellView shell) {
+    Button conduct = new Button("Conduct a run  Ctrl+J");
+    conduct.setId("conduct");
+    conduct.getStyleClass().add("next");
+    conduct.disableProperty().bind(model.readOnlyProperty());
+    conduct.setOnAction(e -> shell.conduct());
     Button add = new Button("Add logs from before the work  Ctrl+O");
     add.setId("add-before");
-    add.getStyleClass().add("next");
     add.disableProperty().bind(model.readOnlyProperty());
     add.setOnAction(e -> shell.pickBefore());
-    return List.of(
-        add,
-        Labels.line(
-            "or drop them on the window: any delimited text with a line a sample.", "hint"));
+    return List.of(conduct, add, Labels.line("or drop files or a folder on the window.", "hint"));
   }
 
   private void refresh() {
@@ -71,6 +79,7 @@ public final class BaselineView implements StageView {
       answer.show("No run can be used yet. See below what each one lacks.");
     }
     chart.show(runs);
+    cores.show(CoreMaps.of(now.only(Side.BEFORE), notation), false, runs);
     rows.show(runs);
   }
 
@@ -82,5 +91,10 @@ public final class BaselineView implements StageView {
   @Override
   public void toggleWorking() {
     answer.toggleWorking();
+  }
+
+  @Override
+  public void conduct() {
+    ConductSheet.open(model, shell, Side.BEFORE);
   }
 }

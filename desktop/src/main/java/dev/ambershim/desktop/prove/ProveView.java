@@ -2,11 +2,15 @@ package dev.ambershim.desktop.prove;
 
 import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.CoreMaps;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.runlog.Comparison;
+import dev.ambershim.core.runlog.Figure;
+import dev.ambershim.desktop.conduct.ConductSheet;
 import dev.ambershim.desktop.shell.AnswerPane;
 import dev.ambershim.desktop.shell.ChartPanel;
+import dev.ambershim.desktop.shell.CorePanel;
 import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.Later;
 import dev.ambershim.desktop.shell.RunRows;
@@ -16,6 +20,8 @@ import dev.ambershim.desktop.shell.Stage;
 import dev.ambershim.desktop.shell.StageView;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -25,21 +31,25 @@ import javafx.scene.layout.VBox;
 /** The verdict, both sides' runs on one chart, and the runs. */
 public final class ProveView implements StageView {
   private final ShellModel model;
+  private final ShellView shell;
   private final AnswerPane answer = new AnswerPane(Stage.PROVE.question(), "verdict");
   private final ChartPanel chart;
+  private final CorePanel cores;
   private final RunRows rows;
   private final VBox node;
 
   /** A view of the model's job. */
   public ProveView(ShellModel model, ShellView shell) {
     this.model = model;
+    this.shell = shell;
     rows = new RunRows(model, shell);
     chart = new ChartPanel(model, "prove-chart");
+    cores = new CorePanel(model, "prove-cores");
     HBox foot = new HBox(10);
     foot.setMinHeight(34);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);
-    node = new VBox(answer, chart, rows, foot);
+    node = new VBox(answer, chart, cores, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
@@ -54,9 +64,13 @@ public final class ProveView implements StageView {
     after.setId("add-after");
     after.getStyleClass().add("next");
     after.setOnAction(e -> shell.pickAfter());
+    Button conduct = new Button("Conduct a run after  Ctrl+J");
+    conduct.setId("conduct-after");
+    conduct.setOnAction(e -> shell.conduct());
+    conduct.disableProperty().bind(model.readOnlyProperty());
     before.disableProperty().bind(model.readOnlyProperty());
     after.disableProperty().bind(model.readOnlyProperty());
-    return List.of(after, before, Labels.line("or drop them on the window.", "hint"));
+    return List.of(after, conduct, before, Labels.line("or drop them on the window.", "hint"));
   }
 
   private void refresh() {
@@ -69,13 +83,32 @@ public final class ProveView implements StageView {
       Comparison comparison = now.comparison().get();
       List<String> reasons = new ArrayList<>(comparison.reasons());
       reasons.remove(comparison.sentence());
+      figures(comparison, notation).ifPresent(f -> reasons.add(0, f));
       reasons.add(0, now.expected());
       answer.show(comparison.finding(), reasons, notation);
     } else {
       answer.show(missing(now));
     }
     chart.show(now.runs());
+    cores.show(CoreMaps.of(now, notation), true, now.runs());
     rows.show(now.runs());
+  }
+
+  /** Every figure's change in one line. */
+  private static Optional<String> figures(Comparison comparison, Notation notation) {
+    String all =
+        comparison.figures().stream()
+            .filter(f -> f.figure() != Figure.RISE)
+            .map(
+                f ->
+                    f.name()
+                        + " "
+                        + notation.text(f.change(), f.figure().unit())
+                        + " ("
+                        + notation.range(f.interval(), f.figure().unit())
+                        + ")")
+            .collect(Collectors.joining("; "));
+    return all.isEmpty() ? Optional.empty() : Optional.of("Change of the " + all + ".");
   }
 
   private static String missing(Assessment now) {
@@ -98,5 +131,10 @@ public final class ProveView implements StageView {
   @Override
   public void toggleWorking() {
     answer.toggleWorking();
+  }
+
+  @Override
+  public void conduct() {
+    ConductSheet.open(model, shell, Side.AFTER);
   }
 }

@@ -87,7 +87,10 @@ public final class Screenshots extends Application {
     shots.add(new Shot("weigh", () -> go(Stage.WEIGH)));
     shots.add(new Shot("weigh-inputs", () -> ((ScrollPane) shell.lookup("#middle")).setVvalue(1)));
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
+    shots.add(
+        new Shot("baseline-cores", () -> ((ScrollPane) shell.lookup("#middle")).setVvalue(0.75)));
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
+    shots.add(new Shot("prove-cores", () -> ((ScrollPane) shell.lookup("#middle")).setVvalue(0.6)));
     shots.add(new Shot("working", () -> press(KeyCode.W, true)));
     shots.add(
         new Shot(

@@ -11,6 +11,7 @@ enum Key {
   LOGBOOK("Ctrl+L", "all jobs: open, search, begin", ShellView::showLogbook),
   BEFORE_LOGS("Ctrl+O", "add logs from before the work", ShellView::pickBefore),
   AFTER_LOGS("Ctrl+Shift+O", "add logs from after the work", ShellView::pickAfter),
+  CONDUCT("Ctrl+J", "conduct a stress run", ShellView::conduct),
   UNDO("Ctrl+Z", "undo", v -> v.model().undo()),
   REDO("Ctrl+Shift+Z", "redo", v -> v.model().redo()),
   WORKING(

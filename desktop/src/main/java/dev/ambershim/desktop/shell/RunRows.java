@@ -12,11 +12,14 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** Runs in words, a row a run, with what can be done to each. */
 public final class RunRows extends VBox {
+  private static final int MOST_MOUNTS = 9;
+
   private final ShellModel model;
   private final ShellView shell;
   private List<RunResult> asked = List.of();
@@ -59,10 +62,19 @@ public final class RunRows extends VBox {
     Button move =
         button(
             "To " + other.words(), "move-" + run.index(), () -> model.moveRun(run.index(), other));
+    int mount = run.entry().mount();
+    Button mounted =
+        button(
+            "Mount " + mount,
+            "mount-" + run.index(),
+            () -> model.setMount(run.index(), mount % MOST_MOUNTS + 1));
+    mounted.setAccessibleHelp("Runs of one mount: the cooler stayed on. Press for the next mount.");
+    mounted.setTooltip(new Tooltip(mounted.getAccessibleHelp()));
+    mounted.setDisable(model.readOnly());
     Button remove = button("Remove", "remove-" + run.index(), () -> model.removeRun(run.index()));
     move.setDisable(model.readOnly());
     remove.setDisable(model.readOnly());
-    HBox head = new HBox(which, name, Labels.spring(), columns, move, remove);
+    HBox head = new HBox(which, name, Labels.spring(), mounted, columns, move, remove);
     head.getStyleClass().add("run-row");
     VBox box = new VBox(2, head);
     if (run.problem().isPresent()) {

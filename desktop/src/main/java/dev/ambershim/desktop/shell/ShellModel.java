@@ -303,6 +303,11 @@ public final class ShellModel implements AutoCloseable {
     edit("run " + to.words(), old -> old.withRun(index, old.runs().get(index).on(to)));
   }
 
+  /** Says which mount of its side a run belongs to. */
+  public void setMount(int index, int mount) {
+    edit("mount " + mount, old -> old.withRun(index, old.runs().get(index).ofMount(mount)));
+  }
+
   /** Says what a column of a run is. */
   public void setRole(int index, String channel, Role role) {
     edit(

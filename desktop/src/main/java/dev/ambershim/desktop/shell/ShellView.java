@@ -2,7 +2,9 @@ package dev.ambershim.desktop.shell;
 
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.problem.Problem;
 import dev.ambershim.desktop.work.FilePicker;
+import dev.ambershim.logbook.files.LogFiles;
 import dev.ambershim.logbook.report.Report;
 import java.nio.file.Path;
 import java.util.EnumMap;
@@ -185,6 +187,17 @@ public final class ShellView extends StackPane {
     }
   }
 
+  /** Sets up a conducted run, in Prove for after the work and in Baseline for before it. */
+  public void conduct() {
+    if (model.jobProperty().get() == null || model.readOnly()) {
+      return;
+    }
+    if (model.stageProperty().get() != Stage.PROVE) {
+      model.stageProperty().set(Stage.BASELINE);
+    }
+    onStage(StageView::conduct);
+  }
+
   void toggleSide() {
     Side now = model.sideProperty().get();
     model.sideProperty().set(now == Side.BEFORE ? Side.AFTER : Side.BEFORE);
@@ -203,8 +216,18 @@ public final class ShellView extends StackPane {
   private void pickLogs(Side side) {
     List<Path> files =
         picker.open("Logs from " + side.words() + " the work", "Logs", "*.csv", "*.txt", "*.log");
-    if (!files.isEmpty()) {
-      model.addLogs(files, side);
+    addLogs(files, side);
+  }
+
+  /** Takes files, and the logs inside folders. */
+  private void addLogs(List<Path> files, Side side) {
+    try {
+      List<Path> logs = files.stream().flatMap(f -> LogFiles.inside(f).stream()).toList();
+      if (!logs.isEmpty()) {
+        model.addLogs(logs, side);
+      }
+    } catch (Problem problem) {
+      model.say(problem.getMessage());
     }
   }
 
@@ -249,9 +272,7 @@ public final class ShellView extends StackPane {
   private void dropped(List<Path> files, Side side) {
     List<Path> logs = files.stream().filter(f -> !DropTargets.bundle(f)).toList();
     files.stream().filter(DropTargets::bundle).forEach(model.traffic()::readBundle);
-    if (!logs.isEmpty()) {
-      model.addLogs(logs, side);
-    }
+    addLogs(logs, side);
   }
 
   /** The bar above: whose job this is, and what can be done from everywhere. */

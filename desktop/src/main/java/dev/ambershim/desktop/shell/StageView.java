@@ -15,4 +15,7 @@ public interface StageView {
 
   /** Takes what is picked. */
   default void accept() {}
+
+  /** Sets up a conducted run, where the stage has runs. */
+  default void conduct() {}
 }

@@ -40,6 +40,11 @@ public final class Traffic {
     write("bundle", target, () -> JobBundle.write(model.logbook(), now, target));
   }
 
+  /** Where the logs of conducted runs are kept, besides being taken into their jobs. */
+  public Path runsFolder() {
+    return model.logbook().folder().resolve("runs");
+  }
+
   private void write(String what, Path target, Runnable action) {
     model
         .work()

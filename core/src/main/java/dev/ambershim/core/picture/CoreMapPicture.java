@@ -1,0 +1,157 @@
+package dev.ambershim.core.picture;
+
+import dev.ambershim.core.conduction.Patch;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.picture.Mark.Anchor;
+import dev.ambershim.core.picture.Picture.Pen;
+import java.util.List;
+
+/** Figures of the cores where they lie on the dies, one map beside the other, numbers in each. */
+public final class CoreMapPicture {
+  private static final double TOP = 24;
+  private static final double GAP = 18;
+
+  /** Colours up to here are deep enough for white figures; a test holds the contrast. */
+  static final double DEEP_UNTIL = 0.47;
+
+  /**
+   * One map.
+   *
+   * @param name what is above it
+   * @param figures one a core
+   * @param unit their unit
+   * @param low figure of the deepest colour
+   * @param high figure of the lightest colour
+   */
+  public record Panel(String name, List<Double> figures, Unit unit, double low, double high) {
+    /** Copies its list. */
+    public Panel {
+      figures = List.copyOf(figures);
+    }
+
+    /** A panel with a scale of its own figures. */
+    public static Panel of(String name, List<Double> figures, Unit unit) {
+      return new Panel(name, figures, unit, least(figures), most(figures));
+    }
+  }
+
+  private CoreMapPicture() {}
+
+  static double least(List<Double> figures) {
+    return figures.stream().mapToDouble(f -> f).filter(f -> !Double.isNaN(f)).min().orElse(0);
+  }
+
+  static double most(List<Double> figures) {
+    return figures.stream().mapToDouble(f -> f).filter(f -> !Double.isNaN(f)).max().orElse(1);
+  }
+
+  /**
+   * Draws maps side by side.
+   *
+   * @param dies outlines of the dies
+   * @param cores outline of each core
+   */
+  public static Picture of(
+      List<Patch> dies,
+      List<Patch> cores,
+      List<Panel> panels,
+      Notation notation,
+      double width,
+      double height) {
+    Pen pen = new Pen();
+    double each = (width - GAP * (panels.size() - 1)) / panels.size();
+    StringBuilder words = new StringBuilder("Cores on the dies.");
+    for (int i = 0; i < panels.size(); i++) {
+      Panel panel = panels.get(i);
+      map(pen, dies, cores, panel, notation, i * (each + GAP), each, height);
+      words
+          .append(' ')
+          .append(panel.name())
+          .append(": ")
+          .append(notation.number(least(panel.figures()), panel.unit()))
+          .append(" to ")
+          .append(notation.text(most(panel.figures()), panel.unit()))
+          .append('.');
+    }
+    return pen.picture(width, height, words.toString());
+  }
+
+  private static void map(
+      Pen pen,
+      List<Patch> dies,
+      List<Patch> cores,
+      Panel panel,
+      Notation notation,
+      double x,
+      double width,
+      double height) {
+    double left = dies.stream().mapToDouble(Patch::leftMillimetres).min().orElse(0);
+    double right = dies.stream().mapToDouble(Patch::rightMillimetres).max().orElse(1);
+    double low = dies.stream().mapToDouble(Patch::lowMillimetres).min().orElse(0);
+    double high = dies.stream().mapToDouble(Patch::highMillimetres).max().orElse(1);
+    // A long die lies down where the picture is wide: its back is then at the left.
+    boolean turned = (high - low) > 1.3 * (right - left) && width > height - TOP;
+    double across = turned ? high - low : right - left;
+    double deep = turned ? right - left : high - low;
+    double scale = Math.min(width / across, (height - TOP) / deep);
+    double x0 = x + (width - across * scale) / 2;
+    double y0 = TOP + (height - TOP - deep * scale) / 2;
+    pen.strong(x + width / 2, 14, title(panel, notation), Tone.INK, 13, Anchor.MIDDLE);
+    for (Patch die : dies) {
+      double[] box = box(die, turned, left, high, scale);
+      pen.box(x0 + box[0], y0 + box[1], box[2], box[3], Tone.GRID, "");
+    }
+    for (int i = 0; i < cores.size() && i < panel.figures().size(); i++) {
+      double[] box = box(cores.get(i), turned, left, high, scale);
+      cell(pen, panel, i, x0 + box[0], y0 + box[1], box[2], box[3], notation);
+    }
+    if (turned) {
+      pen.words(x0, height - 2, "back", Tone.QUIET, 11, Anchor.START);
+      pen.words(x0 + across * scale, height - 2, "front", Tone.QUIET, 11, Anchor.END);
+    }
+  }
+
+  private static String title(Panel panel, Notation notation) {
+    return panel.name()
+        + ", "
+        + notation.number(least(panel.figures()), panel.unit())
+        + " to "
+        + notation.text(most(panel.figures()), panel.unit());
+  }
+
+  private static void cell(
+      Pen pen, Panel panel, int i, double x, double y, double w, double h, Notation notation) {
+    double figure = panel.figures().get(i);
+    if (Double.isNaN(figure)) {
+      pen.words(x + w / 2, y + h / 2 + 5, "–", Tone.QUIET, 13, Anchor.MIDDLE);
+      return;
+    }
+    double span = Math.max(panel.high() - panel.low(), 1e-9);
+    double share = Math.max(0, Math.min(1, (figure - panel.low()) / span));
+    pen.raster(x, y, w, h, 1, new int[] {Cividis.at(share)});
+    Tone ink = share < DEEP_UNTIL ? Tone.ON_DEEP : Tone.ON_PALE;
+    double size = Math.max(10, Math.min(17, Math.min(h * 0.42, w * 0.3)));
+    pen.strong(
+        x + w / 2,
+        y + h / 2 + (h > 34 ? 1 : size * 0.35),
+        notation.number(figure, panel.unit()),
+        ink,
+        size,
+        Anchor.MIDDLE);
+    if (h > 34) {
+      pen.words(x + w / 2, y + h / 2 + size, "core " + i, ink, 10, Anchor.MIDDLE);
+    }
+  }
+
+  /** Left, top, width and height in picture units from the dies' corner. */
+  private static double[] box(Patch p, boolean turned, double left, double high, double scale) {
+    double fromLeft = p.leftMillimetres() - left;
+    double fromBack = high - p.highMillimetres();
+    double w = p.rightMillimetres() - p.leftMillimetres();
+    double h = p.highMillimetres() - p.lowMillimetres();
+    return turned
+        ? new double[] {fromBack * scale, fromLeft * scale, h * scale, w * scale}
+        : new double[] {fromLeft * scale, fromBack * scale, w * scale, h * scale};
+  }
+}
