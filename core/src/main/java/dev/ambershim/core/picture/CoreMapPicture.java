@@ -11,6 +11,7 @@ import java.util.List;
 public final class CoreMapPicture {
   private static final double TOP = 24;
   private static final double GAP = 18;
+  private static final double FOOT = 16;
 
   /** Colours up to here are deep enough for white figures; a test holds the contrast. */
   static final double DEEP_UNTIL = 0.47;
@@ -94,9 +95,10 @@ public final class CoreMapPicture {
     boolean turned = (high - low) > 1.3 * (right - left) && width > height - TOP;
     double across = turned ? high - low : right - left;
     double deep = turned ? right - left : high - low;
-    double scale = Math.min(width / across, (height - TOP) / deep);
+    double room = height - TOP - (turned ? FOOT : 0);
+    double scale = Math.min(width / across, room / deep);
     double x0 = x + (width - across * scale) / 2;
-    double y0 = TOP + (height - TOP - deep * scale) / 2;
+    double y0 = TOP + (room - deep * scale) / 2;
     pen.strong(x + width / 2, 14, title(panel, notation), Tone.INK, 13, Anchor.MIDDLE);
     for (Patch die : dies) {
       double[] box = box(die, turned, left, high, scale);
@@ -107,8 +109,9 @@ public final class CoreMapPicture {
       cell(pen, panel, i, x0 + box[0], y0 + box[1], box[2], box[3], notation);
     }
     if (turned) {
-      pen.words(x0, height - 2, "back", Tone.QUIET, 11, Anchor.START);
-      pen.words(x0 + across * scale, height - 2, "front", Tone.QUIET, 11, Anchor.END);
+      double foot = y0 + deep * scale + FOOT - 3;
+      pen.words(x0, foot, "back", Tone.QUIET, 11, Anchor.START);
+      pen.words(x0 + across * scale, foot, "front", Tone.QUIET, 11, Anchor.END);
     }
   }
 

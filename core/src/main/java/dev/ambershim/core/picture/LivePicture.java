@@ -52,6 +52,12 @@ public final class LivePicture {
         pen.words(x + w / 2, 13, phase.words(), Tone.QUIET, 12, Anchor.MIDDLE);
       }
     }
+    for (int celsius = 40; celsius < protocol.stopCelsius() - 8; celsius += 20) {
+      double y = base - (celsius - LOW_CELSIUS) * perKelvin;
+      pen.line(LEFT, y, width, y, Tone.GRID, 1);
+      pen.words(
+          LEFT - 5, y + 4, notation.number(celsius, Unit.CELSIUS), Tone.QUIET, 11, Anchor.END);
+    }
     double limit = base - (protocol.stopCelsius() - LOW_CELSIUS) * perKelvin;
     pen.dashed(LEFT, limit, width, limit, Tone.ALARM, 1.5);
     pen.words(

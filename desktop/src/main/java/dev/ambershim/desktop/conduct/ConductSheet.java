@@ -151,7 +151,9 @@ public final class ConductSheet {
   private static void row(GridPane grid, String name, Node input, String unit) {
     int row = grid.getRowCount();
     grid.add(Labels.line(name), 0, row);
-    grid.add(new HBox(6, input, Labels.line(unit, "quiet")), 1, row);
+    HBox box = new HBox(6, input, Labels.line(unit, "quiet"));
+    box.setAlignment(Pos.CENTER_LEFT);
+    grid.add(box, 1, row);
   }
 
   private void begin() {

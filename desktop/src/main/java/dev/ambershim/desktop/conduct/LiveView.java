@@ -156,7 +156,11 @@ final class LiveView extends VBox {
                         d.widthMillimetres(),
                         d.depthMillimetres()))
             .toList();
-    CoreMapPicture.Panel panel = CoreMapPicture.Panel.of("cores now", figures, Unit.CELSIUS);
+    CoreMapPicture.Panel own = CoreMapPicture.Panel.of("cores now", figures, Unit.CELSIUS);
+    // A scale of ten kelvin at least, so that a degree of difference is no alarm.
+    CoreMapPicture.Panel panel =
+        new CoreMapPicture.Panel(
+            own.name(), figures, own.unit(), own.low(), Math.max(own.high(), own.low() + 10));
     cores.show((w, h) -> CoreMapPicture.of(dies, places, List.of(panel), n, w, h), dark());
   }
 

@@ -20,9 +20,12 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.function.BooleanSupplier;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -32,7 +35,11 @@ public final class Screenshots extends Application {
   private static final Queue<Thread> WRITERS = new ConcurrentLinkedQueue<>();
   private static volatile Path folder;
 
-  private record Shot(String name, Runnable prepare) {}
+  private record Shot(String name, Runnable prepare, BooleanSupplier ready) {
+    Shot(String name, Runnable prepare) {
+      this(name, prepare, () -> true);
+    }
+  }
 
   private final Deque<Shot> shots = new ArrayDeque<>();
   private ShellModel model;
@@ -122,8 +129,18 @@ public final class Screenshots extends Application {
             }));
     shots.add(
         new Shot(
+            "conduct",
+            () -> {
+              go(Stage.BASELINE);
+              press(KeyCode.J, true);
+            }));
+    shots.add(new Shot("live-run", this::beginRun, this::halfWay));
+    shots.add(
+        new Shot(
             "prove-paper",
             () -> {
+              ((Button) shell.lookup("#live-stop")).fire();
+              shell.closeSheet();
               model.setTheme(Theme.PAPER);
               model.partProperty().set(Part.OUTER);
               model.open(fennel);
@@ -137,6 +154,16 @@ public final class Screenshots extends Application {
               go(Stage.WEIGH);
             }));
     next();
+  }
+
+  private void beginRun() {
+    ((Button) shell.lookup("#conduct-begin")).fire();
+  }
+
+  /** Whether the run on screen has told whether it settles. */
+  private boolean halfWay() {
+    Label settled = (Label) shell.lookup("#live-settled");
+    return settled != null && settled.getText().startsWith("Settled");
   }
 
   private void go(Stage stage) {
@@ -155,6 +182,7 @@ public final class Screenshots extends Application {
     }
     shot.prepare().run();
     whenIdle(
+        shot.ready(),
         () -> {
           WRITERS.add(Camera.take(scene, folder.resolve(shot.name() + ".png")));
           next();
@@ -162,12 +190,14 @@ public final class Screenshots extends Application {
   }
 
   /** Waits until the line of work is empty and what it brought is painted. */
-  private void whenIdle(Runnable then) {
+  private void whenIdle(BooleanSupplier ready, Runnable then) {
     Frames.later(
         2,
         () -> {
-          if (model.work().busyProperty().get() || model.reckoning().busyProperty().get()) {
-            whenIdle(then);
+          if (model.work().busyProperty().get()
+              || model.reckoning().busyProperty().get()
+              || !ready.getAsBoolean()) {
+            whenIdle(ready, then);
           } else {
             Frames.later(6, then);
           }

@@ -1,0 +1,96 @@
+package dev.ambershim.core.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.ambershim.core.conduction.Patch;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.protocol.Protocol;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Cores on the dies, and a run as it goes. */
+class RunPicturesTest {
+  private static final List<Patch> DIE = List.of(new Patch(0, 0, 9, 19));
+  private static final List<Patch> CORES =
+      List.of(new Patch(-2, 5, 3, 4), new Patch(2, 5, 3, 4), new Patch(-2, -5, 3, 4));
+
+  private static Picture map(List<Double> figures, double width, double height) {
+    CoreMapPicture.Panel panel = CoreMapPicture.Panel.of("before", figures, Unit.KELVIN);
+    return CoreMapPicture.of(DIE, CORES, List.of(panel), Notation.METRIC, width, height);
+  }
+
+  private static Mark.Words words(Picture picture, String text) {
+    return picture.marks().stream()
+        .filter(m -> m instanceof Mark.Words w && w.text().equals(text))
+        .map(m -> (Mark.Words) m)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void everyCoreShowsItsFigureWhereItLies() {
+    Picture upright = map(List.of(50.0, 60.0, 70.0), 150, 300);
+    assertThat(words(upright, "50.0").x()).isLessThan(words(upright, "60.0").x());
+    assertThat(words(upright, "50.0").y()).isLessThan(words(upright, "70.0").y());
+    // In a wide place a long die lies down, with its back to the left.
+    Picture lying = map(List.of(50.0, 60.0, 70.0), 400, 150);
+    assertThat(words(lying, "50.0").x()).isLessThan(words(lying, "70.0").x());
+    assertThat(words(lying, "50.0").y()).isLessThan(words(lying, "60.0").y());
+    assertThat(words(lying, "back").x()).isLessThan(words(lying, "front").x());
+    assertThat(lying.description()).contains("before: 50.0 to 70.0 K");
+  }
+
+  @Test
+  void aSilentCoreHasNoColour() {
+    Picture picture = map(List.of(50.0, Double.NaN, 70.0), 400, 150);
+    assertThat(picture.marks().stream().filter(m -> m instanceof Mark.Raster)).hasSize(2);
+    assertThat(words(picture, "–")).isNotNull();
+  }
+
+  /** WCAG 2.1: large bold figures need 3, and these have 4.5 all along the scale. */
+  @Test
+  void figuresAreReadableOnEveryColour() {
+    for (int i = 0; i <= 100; i++) {
+      double share = i / 100.0;
+      Tone ink = share < CoreMapPicture.DEEP_UNTIL ? Tone.ON_DEEP : Tone.ON_PALE;
+      int ground = Cividis.at(share);
+      int figure = Integer.parseInt(ink.hex(true).substring(1), 16);
+      double a = luminance(ground);
+      double b = luminance(figure);
+      assertThat((Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05))
+          .as("at %s", share)
+          .isGreaterThanOrEqualTo(4.0);
+    }
+  }
+
+  private static double luminance(int rgb) {
+    double sum = 0;
+    double[] weights = {0.2126, 0.7152, 0.0722};
+    for (int i = 0; i < 3; i++) {
+      double c = ((rgb >> (16 - 8 * i)) & 255) / 255.0;
+      sum += weights[i] * (c <= 0.03928 ? c / 12.92 : Math.pow((c + 0.055) / 1.055, 2.4));
+    }
+    return sum;
+  }
+
+  @Test
+  void aRunShowsItsPhasesAndItsLimit() {
+    Protocol protocol = new Protocol("p", 60, 0, 1, 600, 120, 95, null);
+    double[] t = {0, 60, 70, 80};
+    double[] hot = {30, 31, Double.NaN, 72};
+    Picture picture = LivePicture.of(protocol, t, hot, 4, Notation.METRIC, 800, 200);
+    assertThat(words(picture, "plateau 1")).isNotNull();
+    assertThat(words(picture, "95.0 °C")).isNotNull();
+    Mark.Trace trace =
+        picture.marks().stream()
+            .filter(m -> m instanceof Mark.Trace)
+            .map(m -> (Mark.Trace) m)
+            .findFirst()
+            .orElseThrow();
+    assertThat(trace.xs()).hasSize(3);
+    // Hotter is higher.
+    assertThat(trace.ys()[2]).isLessThan(trace.ys()[0]);
+    assertThat(picture.description()).contains("72.0 °C now");
+  }
+}
