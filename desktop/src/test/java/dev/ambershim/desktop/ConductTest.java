@@ -1,13 +1,17 @@
 package dev.ambershim.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
@@ -53,11 +57,11 @@ class ConductTest extends DesktopTest {
     press(KeyCode.ENTER);
     until("the load is on", () -> text("live-phase").startsWith("Plateau 1"));
     until("it is hot", () -> text("live-hottest").matches("[5-9]\\d\\.\\d °C"));
-    until("it has settled", () -> text("live-settled").startsWith("Settled"));
+    until("it has settled", 60, () -> text("live-settled").startsWith("Settled"));
     Node conditions = node("live-conditions");
     assertThat(conditions.lookupAll(".live-words"))
         .anyMatch(n -> n instanceof Labeled l && l.getText().startsWith("holds: room air"));
-    until("it ends", () -> text("live-phase").equals("Ended"));
+    until("it ends", 60, () -> text("live-phase").equals("Ended"));
     assertThat(text("live-settled")).isEqualTo("It went through to its end.");
     click("live-stop");
     settle();
@@ -82,6 +86,26 @@ class ConductTest extends DesktopTest {
     until("it has stopped", () -> text("live-phase").equals("Ended"));
     assertThat(text("live-settled")).isEqualTo("You stopped it.");
     assertThat(logs()).hasSize(1);
+  }
+
+  @Test
+  void aGrowingLogIsFollowed() throws IOException {
+    Path log = folder.resolve("growing.csv");
+    Files.writeString(log, "time,core 0,room\n0,40.5,21.5\n1,41.5,21.5\n2,42.5,21.5\n");
+    when(picker.open(any(), any(), any(), any(), any())).thenReturn(List.of(log));
+    press(KeyCode.CONTROL, KeyCode.J);
+    ComboBox<?> from = (ComboBox<?>) node("conduct-from");
+    onFx(() -> from.getSelectionModel().selectLast());
+    press(KeyCode.ENTER);
+    until("it waits", () -> shown("live-phase"));
+    for (int i = 3; i < 8; i++) {
+      Files.writeString(log, i + ",50.5,21.5\n", StandardOpenOption.APPEND);
+    }
+    until("its lines are shown", () -> text("live-hottest").equals("50.5 °C"));
+    robot.clickOn(node("live-stop"));
+    until("it has stopped", () -> text("live-phase").equals("Ended"));
+    assertThat(logs()).hasSize(1);
+    assertThat(logs().get(0)).content().contains("50.5");
   }
 
   @Test

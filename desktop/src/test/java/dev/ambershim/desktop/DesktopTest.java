@@ -101,9 +101,15 @@ public abstract class DesktopTest {
   }
 
   protected static void until(String what, BooleanSupplier condition) {
+    until(what, 20, condition);
+  }
+
+  protected static void until(String what, int seconds, BooleanSupplier condition) {
     try {
       WaitForAsyncUtils.waitFor(
-          20, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get());
+          seconds,
+          TimeUnit.SECONDS,
+          () -> WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get());
     } catch (TimeoutException e) {
       throw new AssertionError("waited in vain until " + what, e);
     }

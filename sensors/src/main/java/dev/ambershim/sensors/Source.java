@@ -30,12 +30,17 @@ public interface Source extends AutoCloseable {
   List<Sensor> sensors();
 
   /**
-   * Waits for the next sample.
+   * Waits for the next sample, for about a second at most.
    *
-   * @return empty if none came in the time that the source allows, or none will
+   * @return empty if none came
    * @throws InterruptedException if the thread is told to stop waiting
    */
   Optional<Sample> next() throws InterruptedException;
+
+  /** How long there may be no sample before the source counts as lost, s. */
+  default double patienceSeconds() {
+    return 0;
+  }
 
   @Override
   void close();

@@ -21,6 +21,9 @@ public final class TransientSolver {
   private static final double GAMMA = 1 - Math.sqrt(0.5);
   private static final double TOLERANCE = 1e-9;
 
+  /** For single steps of a simulation, whose sensors show tenths of a degree. */
+  private static final double ROUGH_TOLERANCE = 1e-6;
+
   /** Wanted error of a step as a share of the highest rise so far. */
   private static final double STEP_SHARE = 4e-3;
 
@@ -155,12 +158,12 @@ public final class TransientSolver {
 
   /**
    * As {@link #advance}, in one step of the rule whatever its error: for heat that changes a little
-   * in every step, such as leakage does.
+   * in every step, such as leakage does; solved to a millionth.
    */
   public Moment step(double seconds, double[] watts) {
     double[][] half = copy(rise);
     double[][] next = copy(rise);
-    step(seconds, StackField.load(grid, steady, watts), half, next);
+    step(seconds, StackField.load(grid, steady, watts), half, next, ROUGH_TOLERANCE);
     rise = next;
     time += seconds;
     return moment(time, watts);
@@ -193,7 +196,7 @@ public final class TransientSolver {
       double dt = length * ((double) step / unit);
       double[][] half = copy(rise);
       double[][] next = copy(rise);
-      double error = step(dt, load, half, next);
+      double error = step(dt, load, half, next, TOLERANCE);
       double scale = Math.max(highest(next), 1e-6);
       if (error > STEP_SHARE * scale && now < DEEPEST) {
         now++;
@@ -210,7 +213,8 @@ public final class TransientSolver {
   }
 
   /** One step; returns the largest difference from the embedded rule, K. */
-  private double step(double dt, double[][] load, double[][] half, double[][] next) {
+  private double step(
+      double dt, double[][] load, double[][] half, double[][] next, double tolerance) {
     double[] mass = new double[capacity.length];
     for (int k = 0; k < mass.length; k++) {
       mass[k] = capacity[k] / (GAMMA * dt);
@@ -219,7 +223,7 @@ public final class TransientSolver {
         solvers.computeIfAbsent(dt, d -> new ConjugateGradients(steady.withMass(mass), team));
     double[][] right = steady.field();
     weigh(mass, rise, load, right);
-    solver.solve(right, half, TOLERANCE, SolveWatch.NONE);
+    solver.solve(right, half, tolerance, SolveWatch.NONE);
     double[][] mixed = copy(rise);
     double factor = (1 - GAMMA) / GAMMA;
     for (int r = 0; r < mixed.length; r++) {
@@ -229,7 +233,7 @@ public final class TransientSolver {
       }
     }
     weigh(mass, mixed, load, right);
-    solver.solve(right, next, TOLERANCE, SolveWatch.NONE);
+    solver.solve(right, next, tolerance, SolveWatch.NONE);
     double most = 0;
     for (int r = 0; r < rise.length; r++) {
       // Where nothing stores heat, the field follows at once and has no rate.

@@ -33,6 +33,7 @@ public final class Conductor {
   private static final double RUNAWAY_FROM_SECONDS = 30;
 
   private static final int SETTLED_EVERY = 10;
+  private static final double SETTLED_KELVIN = 0.5;
 
   private final List<Phase> phases;
   private final Protocol protocol;
@@ -174,7 +175,11 @@ public final class Conductor {
   private void settle() {
     Truncation cut = Truncation.of(rise.figures());
     drift = cut.driftKelvin();
-    settled = Double.isNaN(drift) ? Optional.empty() : Optional.of(cut.settled());
+    // Early on, noise alone makes halves that still differ pass the test; a person waits for more.
+    settled =
+        Double.isNaN(drift)
+            ? Optional.empty()
+            : Optional.of(cut.settled() && Math.abs(drift) <= SETTLED_KELVIN);
   }
 
   private void judge(double seconds, double now, double[] figures, double hot) {

@@ -3,9 +3,8 @@ package dev.ambershim.core.runlog;
 import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.DiagonalMatrix;
+import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
-import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
@@ -58,8 +57,12 @@ record ExponentialFit(
    * @return null if no such sum can be told from the series
    */
   static ExponentialFit of(double[] t, double[] y, double[] weights, int terms, Form form) {
-    Shape shape = new Shape(t, terms, form);
-    double[] start = start(shape, y, weights);
+    Shape shape = new Shape(t, weights, terms, form);
+    double[] target = new double[y.length];
+    for (int i = 0; i < y.length; i++) {
+      target[i] = shape.roots[i] * y[i];
+    }
+    double[] start = start(shape, target);
     if (start == null) {
       return null;
     }
@@ -72,8 +75,7 @@ record ExponentialFit(
                   new LeastSquaresBuilder()
                       .start(start)
                       .model(shape)
-                      .target(y)
-                      .weight(new DiagonalMatrix(weights))
+                      .target(target)
                       .maxEvaluations(2000)
                       .maxIterations(2000)
                       .build());
@@ -90,7 +92,7 @@ record ExponentialFit(
     double[] residuals = new double[y.length];
     double squares = 0;
     for (int i = 0; i < y.length; i++) {
-      residuals[i] = y[i] - model[i];
+      residuals[i] = y[i] - model[i] / shape.roots[i];
       squares += weights[i] * residuals[i] * residuals[i];
     }
     RealMatrix covariance =
@@ -118,7 +120,7 @@ record ExponentialFit(
   }
 
   /** Best start on a grid of rates. */
-  private static double[] start(Shape shape, double[] y, double[] weights) {
+  private static double[] start(Shape shape, double[] target) {
     double length = shape.t[shape.t.length - 1] - shape.t[0];
     double step = length / (shape.t.length - 1);
     double[] grid = new double[GRID];
@@ -127,6 +129,10 @@ record ExponentialFit(
     for (int i = 0; i < GRID; i++) {
       grid[i] = low + (high - low) * i / (GRID - 1);
     }
+    double[][] columns = new double[GRID][];
+    for (int i = 0; i < GRID; i++) {
+      columns[i] = shape.column(grid[i]);
+    }
     double[] best = null;
     double least = Double.POSITIVE_INFINITY;
     int[] pick = new int[shape.terms];
@@ -134,21 +140,68 @@ record ExponentialFit(
       pick[i] = i;
     }
     while (pick != null) {
-      double[] logRates = new double[shape.terms];
-      for (int i = 0; i < shape.terms; i++) {
-        logRates[i] = grid[pick[i]];
+      double[][] chosen = new double[shape.first + shape.terms][];
+      if (shape.first == 1) {
+        chosen[0] = shape.roots;
       }
-      double[] linear = new double[shape.first + shape.terms];
-      double squares = shape.amplitudes(logRates, y, weights, linear);
+      for (int i = 0; i < shape.terms; i++) {
+        chosen[shape.first + i] = columns[pick[i]];
+      }
+      double[] linear = solve(chosen, target);
+      double squares = linear == null ? Double.POSITIVE_INFINITY : left(chosen, linear, target);
       if (squares < least) {
         least = squares;
         best = new double[linear.length + shape.terms];
         System.arraycopy(linear, 0, best, 0, linear.length);
-        System.arraycopy(logRates, 0, best, linear.length, shape.terms);
+        for (int i = 0; i < shape.terms; i++) {
+          best[linear.length + i] = grid[pick[i]];
+        }
       }
       pick = next(pick);
     }
     return best;
+  }
+
+  /** Least squares by normal equations, good enough for a start; null if they are singular. */
+  private static double[] solve(double[][] columns, double[] target) {
+    int n = columns.length;
+    double[][] normal = new double[n][n];
+    double[] right = new double[n];
+    for (int i = 0; i < n; i++) {
+      right[i] = product(columns[i], target);
+      for (int j = 0; j <= i; j++) {
+        normal[i][j] = product(columns[i], columns[j]);
+        normal[j][i] = normal[i][j];
+      }
+    }
+    try {
+      return new LUDecomposition(MatrixUtils.createRealMatrix(normal), 1e-14)
+          .getSolver()
+          .solve(new ArrayRealVector(right, false))
+          .toArray();
+    } catch (MathRuntimeException e) {
+      return null;
+    }
+  }
+
+  private static double left(double[][] columns, double[] linear, double[] target) {
+    double sum = 0;
+    for (int k = 0; k < target.length; k++) {
+      double r = -target[k];
+      for (int i = 0; i < linear.length; i++) {
+        r += linear[i] * columns[i][k];
+      }
+      sum += r * r;
+    }
+    return sum;
+  }
+
+  private static double product(double[] a, double[] b) {
+    double sum = 0;
+    for (int i = 0; i < a.length; i++) {
+      sum += a[i] * b[i];
+    }
+    return sum;
   }
 
   /** The next rising choice of grid places, or null after the last. */
@@ -169,14 +222,22 @@ record ExponentialFit(
   /** The sum as a function of constant, amplitudes and logarithms of rates. */
   private static final class Shape implements MultivariateJacobianFunction {
     final double[] t;
+
+    /** Square roots of the weights: rows are multiplied by them. */
+    final double[] roots;
+
     final int terms;
     final Form form;
 
     /** Place of the first amplitude among the parameters. */
     final int first;
 
-    Shape(double[] t, int terms, Form form) {
+    Shape(double[] t, double[] weights, int terms, Form form) {
       this.t = t;
+      roots = new double[t.length];
+      for (int i = 0; i < t.length; i++) {
+        roots[i] = Math.sqrt(weights[i]);
+      }
       this.terms = terms;
       this.form = form;
       first = form == Form.DECAY ? 1 : 0;
@@ -205,38 +266,23 @@ record ExponentialFit(
           jacobian[n][first + i] = basis(decay);
           jacobian[n][first + terms + i] = sign * a * rate * t[n] * decay;
         }
-        value[n] = sum;
+        value[n] = roots[n] * sum;
+        for (int i = 0; i < jacobian[n].length; i++) {
+          jacobian[n][i] *= roots[n];
+        }
       }
       return new Pair<>(
           new ArrayRealVector(value, false), new Array2DRowRealMatrix(jacobian, false));
     }
 
-    /** Best amplitudes at given rates; returns the weighted squares left. */
-    double amplitudes(double[] logRates, double[] y, double[] weights, double[] into) {
-      double[][] rows = new double[t.length][first + terms];
-      double[] target = new double[t.length];
-      for (int n = 0; n < t.length; n++) {
-        double w = Math.sqrt(weights[n]);
-        if (first == 1) {
-          rows[n][0] = w;
-        }
-        for (int i = 0; i < terms; i++) {
-          rows[n][first + i] = w * basis(Math.exp(-Math.exp(logRates[i]) * t[n]));
-        }
-        target[n] = w * y[n];
+    /** The basis at a rate, times the roots of the weights. */
+    double[] column(double logRate) {
+      double[] column = new double[t.length];
+      double rate = Math.exp(logRate);
+      for (int n = 0; n < column.length; n++) {
+        column[n] = roots[n] * basis(Math.exp(-rate * t[n]));
       }
-      RealMatrix matrix = MatrixUtils.createRealMatrix(rows);
-      RealVector goal = new ArrayRealVector(target, false);
-      try {
-        RealVector solution = new QRDecomposition(matrix, 1e-12).getSolver().solve(goal);
-        for (int i = 0; i < into.length; i++) {
-          into[i] = solution.getEntry(i);
-        }
-        double left = matrix.operate(solution).subtract(goal).getNorm();
-        return left * left;
-      } catch (MathRuntimeException e) {
-        return Double.POSITIVE_INFINITY;
-      }
+      return column;
     }
 
     int[] fastestFirst(double[] p) {

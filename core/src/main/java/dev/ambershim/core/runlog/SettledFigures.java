@@ -1,6 +1,7 @@
 package dev.ambershim.core.runlog;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -47,30 +48,30 @@ final class SettledFigures {
 
   Map<Figure, BatchMeans> figures() {
     Map<Figure, BatchMeans> result = new EnumMap<>(Figure.class);
-    result.put(Figure.RISE, of(rise));
+    result.put(Figure.RISE, of(rise, new double[rise.length]));
     double[] hottest = cores.get(extreme(1)).values();
-    result.put(Figure.HOTTEST, of(less(hottest, air)));
+    result.put(Figure.HOTTEST, of(hottest, air));
     if (cores.size() > 1) {
-      result.put(Figure.SPREAD, of(less(hottest, cores.get(extreme(-1)).values())));
+      result.put(Figure.SPREAD, of(hottest, cores.get(extreme(-1)).values()));
     }
-    put(result, Figure.PACKAGE, chip == null ? null : less(chip, air));
-    put(result, Figure.RESISTANCE, power == null ? null : resistance());
+    put(result, Figure.PACKAGE, chip, air);
+    put(result, Figure.RESISTANCE, power == null ? null : resistance(), new double[rise.length]);
     return result;
   }
 
   List<BatchMeans> eachCore() {
     List<BatchMeans> result = new ArrayList<>();
     for (Channel core : cores) {
-      result.add(of(less(core.values(), air)));
+      result.add(of(core.values(), air));
     }
     return result;
   }
 
-  private void put(Map<Figure, BatchMeans> result, Figure figure, double[] series) {
+  private void put(Map<Figure, BatchMeans> result, Figure figure, double[] series, double[] less) {
     if (series == null) {
       return;
     }
-    BatchMeans found = of(series);
+    BatchMeans found = of(series, less);
     if (found != null && Double.isFinite(found.mean())) {
       result.put(figure, found);
     }
@@ -112,22 +113,16 @@ final class SettledFigures {
     return result;
   }
 
-  private double[] less(double[] a, double[] b) {
-    double[] result = new double[a.length];
-    for (int i : used) {
-      result[i] = a[i] - b[i];
-    }
-    return result;
-  }
-
-  private BatchMeans of(double[] series) {
+  /** The difference over the samples that count, without those that lack a figure. */
+  private BatchMeans of(double[] a, double[] b) {
     double[] present = new double[used.length];
     int n = 0;
     for (int i : used) {
-      if (!Double.isNaN(series[i])) {
-        present[n++] = series[i];
+      double difference = a[i] - b[i];
+      if (!Double.isNaN(difference)) {
+        present[n++] = difference;
       }
     }
-    return n < BatchMeans.FEWEST ? null : BatchMeans.of(java.util.Arrays.copyOf(present, n));
+    return n < BatchMeans.FEWEST ? null : BatchMeans.of(Arrays.copyOf(present, n));
   }
 }

@@ -38,10 +38,10 @@ public record StepResponse(
   private static final int LEAST_LOAD = 100;
 
   /** What takes longer than this is the cooler's, what is quicker the chip's; common practice. */
-  private static final double SLOW_FROM_SECONDS = 25;
+  private static final double SLOW_FROM_SECONDS = 15;
 
-  private static final int FULL_SAMPLES = 240;
-  private static final int MOST_POINTS = 900;
+  private static final int FULL_SAMPLES = 120;
+  private static final int MOST_POINTS = 360;
 
   /** Quick part by the step of power, K/W. */
   public double quickKelvinPerWatt() {

@@ -14,6 +14,7 @@ import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
 import dev.ambershim.sensors.SteadyLoad;
 import dev.ambershim.sensors.kernel.KernelSource;
+import dev.ambershim.sensors.live.GrowingLog;
 import dev.ambershim.sensors.rig.ConductionRig;
 import dev.ambershim.sensors.rig.Fault;
 import dev.ambershim.sensors.rig.RigSetup;
@@ -22,6 +23,7 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -31,6 +33,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.stage.WindowEvent;
 
 /** How a run is to go: where from, by which protocol, to which limit. */
 public final class ConductSheet {
@@ -39,11 +42,14 @@ public final class ConductSheet {
   private static final String RIG = "the simulated rig, in real time";
   private static final String OWN = "this machine, with the built-in load";
   private static final String OWN_BY_HAND = "this machine; I start the load myself";
+  private static final String LOG = "a log that grows; I start the load myself";
+  private static final long PATIENCE_MILLISECONDS = 30_000;
 
   private final ShellModel model;
   private final ShellView shell;
   private final Side side;
-  private final ComboBox<String> from = choice("conduct-from", RIG_FAST, RIG, OWN, OWN_BY_HAND);
+  private final ComboBox<String> from =
+      choice("conduct-from", RIG_FAST, RIG, OWN, OWN_BY_HAND, LOG);
   private final ComboBox<String> school = choice("conduct-protocol");
   private final ComboBox<String> fault = choice("conduct-fault", "no fault");
   private final TextField plateau = field("conduct-plateau");
@@ -183,6 +189,10 @@ public final class ConductSheet {
     Job job = model.jobProperty().get();
     String origin = from.getValue();
     RigSetup rig = rig(job);
+    Optional<Path> log = origin.equals(LOG) ? shell.pickLog() : Optional.empty();
+    if (origin.equals(LOG) && log.isEmpty()) {
+      return;
+    }
     LiveModel live = new LiveModel(protocol);
     LiveView view = new LiveView(model, live, job.chip(), shell::closeSheet);
     live.outcomeProperty()
@@ -193,14 +203,20 @@ public final class ConductSheet {
               }
             });
     shell.showQuestion("The run", view);
+    // A window that goes takes the load with it; what was recorded stays.
+    shell.getScene().getWindow().addEventHandler(WindowEvent.WINDOW_HIDDEN, e -> live.stop());
     Path folder = model.traffic().runsFolder();
     String stem =
         side.words() + "-" + STAMP.format(LocalDateTime.now(java.time.ZoneId.systemDefault()));
     List<String> notes = List.of("source: " + origin, "protocol: " + protocol.name());
-    live.begin(() -> machine(origin, rig), folder, stem, notes, notation());
+    live.begin(() -> machine(origin, rig, log), folder, stem, notes, notation());
   }
 
-  private static LiveModel.Machine machine(String origin, RigSetup setup) {
+  private static LiveModel.Machine machine(String origin, RigSetup setup, Optional<Path> log) {
+    if (log.isPresent()) {
+      Source follows = new GrowingLog(log.get(), false, PATIENCE_MILLISECONDS);
+      return new LiveModel.Machine(follows, Load.BY_PERSON);
+    }
     if (origin.equals(OWN) || origin.equals(OWN_BY_HAND)) {
       Source source = new KernelSource(Path.of("/"));
       Load load = origin.equals(OWN) ? new SteadyLoad(SteadyLoad.allThreads()) : Load.BY_PERSON;

@@ -28,6 +28,8 @@ public final class LiveModel {
    */
   public record Machine(Source source, Load load) {}
 
+  private static final long TELL_EVERY_NANOSECONDS = 100_000_000L;
+
   private final Protocol protocol;
   private final ReadOnlyObjectWrapper<Status> status = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<ConductedRun.Outcome> outcome = new ReadOnlyObjectWrapper<>();
@@ -36,6 +38,7 @@ public final class LiveModel {
   private double[] seconds = new double[1024];
   private double[] hottest = new double[1024];
   private int count;
+  private long toldAt;
   private volatile ConductedRun run;
   private volatile boolean stopAsked;
 
@@ -80,6 +83,12 @@ public final class LiveModel {
   /** Keeps a sample's state; the window is told of the newest only. */
   private void take(Status now) {
     keep(now);
+    // Ten pictures a second are enough for an eye, and leave the window free.
+    long time = System.nanoTime();
+    if (count > 1 && time - toldAt < TELL_EVERY_NANOSECONDS) {
+      return;
+    }
+    toldAt = time;
     if (newest.getAndSet(now) == null) {
       Platform.runLater(() -> status.set(newest.getAndSet(null)));
     }

@@ -85,12 +85,8 @@ public final class Screenshots extends Application {
     shell = (ShellView) scene.getRoot();
     Window.show(stage, scene, model);
     model.begin(opened);
-    String fennel =
-        model.jobs().stream()
-            .filter(j -> j.title().startsWith("Fennel"))
-            .findFirst()
-            .orElseThrow()
-            .id();
+    String fennel = job("Fennel");
+    String sorrel = job("Sorrel");
     shots.add(new Shot("weigh", () -> go(Stage.WEIGH)));
     shots.add(new Shot("weigh-inputs", () -> ((ScrollPane) shell.lookup("#middle")).setVvalue(1)));
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
@@ -129,18 +125,8 @@ public final class Screenshots extends Application {
             }));
     shots.add(
         new Shot(
-            "conduct",
-            () -> {
-              go(Stage.BASELINE);
-              press(KeyCode.J, true);
-            }));
-    shots.add(new Shot("live-run", this::beginRun, this::halfWay));
-    shots.add(
-        new Shot(
             "prove-paper",
             () -> {
-              ((Button) shell.lookup("#live-stop")).fire();
-              shell.closeSheet();
               model.setTheme(Theme.PAPER);
               model.partProperty().set(Part.OUTER);
               model.open(fennel);
@@ -153,7 +139,25 @@ public final class Screenshots extends Application {
               model.sideProperty().set(Side.BEFORE);
               go(Stage.WEIGH);
             }));
+    shots.add(
+        new Shot(
+            "conduct",
+            () -> {
+              model.setTheme(Theme.GRAPHITE);
+              model.open(sorrel);
+              go(Stage.BASELINE);
+              press(KeyCode.J, true);
+            }));
+    shots.add(new Shot("live-run", this::beginRun, this::halfWay));
     next();
+  }
+
+  private String job(String title) {
+    return model.jobs().stream()
+        .filter(j -> j.title().startsWith(title))
+        .findFirst()
+        .orElseThrow()
+        .id();
   }
 
   private void beginRun() {

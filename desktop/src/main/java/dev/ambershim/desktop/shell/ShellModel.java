@@ -25,6 +25,7 @@ import dev.ambershim.logbook.store.Attachment;
 import dev.ambershim.logbook.store.JobHead;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.Readings;
+import dev.ambershim.logbook.store.ShapeRoles;
 import dev.ambershim.logbook.store.StoredJob;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -279,7 +280,8 @@ public final class ShellModel implements AutoCloseable {
             }
             logbook.attach(new Attachment(hash, name, bytes), Optional.of(log));
             logs.put(hash, log);
-            Job with = now.job().withRun(RunEntry.of(to, name, hash));
+            RunEntry run = RunEntry.of(to, name, hash).withRoles(ShapeRoles.recall(logbook, log));
+            Job with = now.job().withRun(run);
             StoredJob kept = logbook.edit(id, "run " + to.words() + ": " + name, with);
             return new Taken(step(kept), Message.told(name, to, log));
           },
@@ -310,6 +312,7 @@ public final class ShellModel implements AutoCloseable {
 
   /** Says what a column of a run is. */
   public void setRole(int index, String channel, Role role) {
+    traffic.remember(logs.get(job.get().runs().get(index).sha256()), channel, role);
     edit(
         "column " + channel + " is " + role.words(),
         old -> old.withRun(index, old.runs().get(index).withRole(channel, role)));

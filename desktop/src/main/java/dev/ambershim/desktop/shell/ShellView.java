@@ -219,6 +219,11 @@ public final class ShellView extends StackPane {
     addLogs(files, side);
   }
 
+  /** Asks for one log. */
+  public Optional<Path> pickLog() {
+    return picker.open("The log to follow", "Logs", "*.csv", "*.txt", "*.log").stream().findFirst();
+  }
+
   /** Takes files, and the logs inside folders. */
   private void addLogs(List<Path> files, Side side) {
     try {

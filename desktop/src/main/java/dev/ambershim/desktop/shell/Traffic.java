@@ -3,8 +3,11 @@ package dev.ambershim.desktop.shell;
 import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.logbook.bundle.JobBundle;
 import dev.ambershim.logbook.report.ReportFiles;
+import dev.ambershim.logbook.store.ShapeRoles;
 import dev.ambershim.logbook.store.StoredJob;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -38,6 +41,19 @@ public final class Traffic {
   public void writeBundle(Path target) {
     StoredJob now = model.storedProperty().get();
     write("bundle", target, () -> JobBundle.write(model.logbook(), now, target));
+  }
+
+  /** Remembers a role for all logs of the same shape. */
+  void remember(RunLog log, String channel, Role role) {
+    model
+        .work()
+        .submit(
+            "",
+            progress -> {
+              ShapeRoles.remember(model.logbook(), log, channel, role);
+              return log;
+            },
+            done -> {});
   }
 
   /** Where the logs of conducted runs are kept, besides being taken into their jobs. */

@@ -80,6 +80,10 @@ public final class Work implements AutoCloseable {
    * @param done is given the result on the JavaFX thread
    */
   public <T> void submit(String what, Task<T> task, Consumer<T> done) {
+    if (line.isShutdown()) {
+      // What still comes in after the window has closed has nobody to show it to.
+      return;
+    }
     waiting++;
     busy.set(true);
     line.execute(

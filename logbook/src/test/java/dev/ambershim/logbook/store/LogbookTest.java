@@ -12,6 +12,7 @@ import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.runlog.Channel;
 import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.logbook.Fixture;
 import java.io.IOException;
@@ -244,5 +245,23 @@ class LogbookTest {
         Statement s = c.createStatement()) {
       assertThat(s.executeUpdate(statement)).isPositive();
     }
+  }
+
+  @Test
+  void rolesSaidOnceHoldForLogsOfTheSameShape(@TempDir Path place) {
+    try (Logbook logbook = Logbook.open(place, Access.WRITE, Clock.systemUTC())) {
+      RunLog one = shaped("time,alpha,beta\n0,60.5,21.5\n1,61.5,21.5\n2,62.5,21.5\n");
+      RunLog same = shaped("time,alpha,beta\n5,70.5,20.5\n6,71.5,20.5\n7,72.5,20.5\n");
+      RunLog other = shaped("time,alpha,gamma\n0,60.5,21.5\n1,61.5,21.5\n2,62.5,21.5\n");
+      ShapeRoles.remember(logbook, one, "beta", Role.ROOM);
+      ShapeRoles.remember(logbook, one, "alpha", Role.CORE);
+      assertThat(ShapeRoles.recall(logbook, same))
+          .containsOnly(Map.entry("alpha", Role.CORE), Map.entry("beta", Role.ROOM));
+      assertThat(ShapeRoles.recall(logbook, other)).isEmpty();
+    }
+  }
+
+  private static RunLog shaped(String text) {
+    return LogReader.read("a.csv", text.getBytes(StandardCharsets.UTF_8));
   }
 }

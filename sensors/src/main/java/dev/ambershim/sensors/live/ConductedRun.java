@@ -91,12 +91,18 @@ public final class ConductedRun {
     try {
       Files.createDirectories(folder);
       double begin = Double.NaN;
+      double patience = source.patienceSeconds() * 1e9;
+      long lastCame = System.nanoTime();
       while (conductor.stopped().isEmpty()) {
         Optional<Source.Sample> sample = source.next();
         if (stopAsked) {
           conductor.stop();
           break;
         }
+        if (sample.isEmpty() && System.nanoTime() - lastCame < patience) {
+          continue;
+        }
+        lastCame = System.nanoTime();
         if (sample.isEmpty()) {
           conductor.lost("The source gave no more samples.");
           break;

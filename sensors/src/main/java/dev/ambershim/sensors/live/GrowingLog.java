@@ -20,6 +20,7 @@ import java.util.concurrent.TimeUnit;
  */
 public final class GrowingLog implements Source {
   private static final long POLL_MILLISECONDS = 200;
+  private static final long WAIT_MILLISECONDS = 1000;
 
   private final Path file;
   private final long patienceMilliseconds;
@@ -58,8 +59,14 @@ public final class GrowingLog implements Source {
   }
 
   @Override
+  public double patienceSeconds() {
+    return patienceMilliseconds / 1000.0;
+  }
+
+  @Override
   public Optional<Sample> next() throws InterruptedException {
-    long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(patienceMilliseconds);
+    long wait = Math.min(patienceMilliseconds, WAIT_MILLISECONDS);
+    long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(wait);
     while (given >= log.size()) {
       if (!grown()) {
         if (System.nanoTime() >= end) {

@@ -26,11 +26,12 @@ import java.util.concurrent.TimeUnit;
  * <p>Left out: the heat that the plate itself takes up while the coolant warms.
  */
 public final class ConductionRig implements Source, Load {
-  private static final int CELLS = 2500;
+  private static final int CELLS = 1200;
 
-  // The loop, by common practice: a litre of water with tubes and radiator; air coolers hold less.
+  // The loop, by common practice: water, tubes and radiator; a kilogram of
+  // aluminium fins for an air cooler.
   private static final double LOOP_JOULES_PER_KELVIN = 1400;
-  private static final double PIPES_JOULES_PER_KELVIN = 500;
+  private static final double PIPES_JOULES_PER_KELVIN = 900;
   private static final double SHARE_OF_PIPES = 0.45;
 
   /** Heat transfer to air goes with the speed of the fan to this power; common practice. */
