@@ -3,6 +3,7 @@ package dev.ambershim.core.runlog;
 import dev.ambershim.core.finding.Interval;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
+import java.util.Arrays;
 import java.util.Optional;
 
 /**
@@ -99,26 +100,34 @@ public record StepResponse(
     if (points.t.length < LEAST_LOAD / 2) {
       return Optional.empty();
     }
-    ExponentialFit fit =
-        ExponentialFit.of(points.t, points.y, points.weight, 2, ExponentialFit.Form.DECAY);
-    return fit == null
-        ? Optional.empty()
-        : split(fit, rest, restError(rise, restFrom, from), step(power, restFrom, from, to))
-            .map(s -> s.recovering(seconds, rise, to, rest));
+    double restError = restError(rise, restFrom, from);
+    double watts = step(power, restFrom, from, to);
+    Optional<StepResponse> both = split(points.fit(2), rest, restError, watts);
+    // A quick part that is over within a sample or two cannot be fitted; then the slow one alone
+    // is, behind it, and all the rest is quick.
+    Optional<StepResponse> found =
+        both.isPresent()
+            ? both
+            : split(points.from(SLOW_FROM_SECONDS).fit(1), rest, restError, watts);
+    return found.map(s -> s.recovering(seconds, rise, to, rest));
   }
 
   private static Optional<StepResponse> split(
       ExponentialFit fit, double rest, double restError, double watts) {
-    double slowSeconds = 1 / fit.rates()[1];
-    double quickSeconds = 1 / fit.rates()[0];
-    double slow = -fit.amplitudes()[1];
+    if (fit == null) {
+      return Optional.empty();
+    }
+    int last = fit.rates().length - 1;
+    double slowSeconds = 1 / fit.rates()[last];
+    double quickSeconds = last == 0 ? Double.NaN : 1 / fit.rates()[0];
+    double slow = -fit.amplitudes()[last];
     double quick = fit.constant() - rest - slow;
     if (slowSeconds < SLOW_FROM_SECONDS || quickSeconds > SLOW_FROM_SECONDS) {
       return Optional.empty();
     }
     double memory = BatchMeans.lagOne(fit.residuals());
     double inflation = (1 + Math.max(0, memory)) / (1 - Math.min(0.95, Math.max(0, memory)));
-    double slowError = Math.sqrt(inflation * fit.covariance().getEntry(2, 2));
+    double slowError = Math.sqrt(inflation * fit.covariance().getEntry(last + 1, last + 1));
     double quickError =
         Math.sqrt(
             restError * restError
@@ -126,8 +135,8 @@ public record StepResponse(
                     * Math.max(
                         0,
                         fit.covariance().getEntry(0, 0)
-                            + fit.covariance().getEntry(2, 2)
-                            + 2 * fit.covariance().getEntry(0, 2)));
+                            + fit.covariance().getEntry(last + 1, last + 1)
+                            + 2 * fit.covariance().getEntry(0, last + 1)));
     double freedom = Math.max(5, fit.residuals().length / inflation - 5);
     double factor = BatchMeans.quantile(Math.rint(freedom), LEVEL);
     if (!(quick > 0) || !(slow > 0) || !(factor * slowError < Math.max(2, 0.5 * slow))) {
@@ -221,6 +230,22 @@ public record StepResponse(
       this.weight = weight;
     }
 
+    ExponentialFit fit(int terms) {
+      return ExponentialFit.of(t, y, weight, terms, ExponentialFit.Form.DECAY);
+    }
+
+    /** Those from a time on. */
+    Points from(double seconds) {
+      int first = 0;
+      while (first < t.length && t[first] < seconds) {
+        first++;
+      }
+      return new Points(
+          Arrays.copyOfRange(t, first, t.length),
+          Arrays.copyOfRange(y, first, t.length),
+          Arrays.copyOfRange(weight, first, t.length));
+    }
+
     static Points of(
         double[] seconds, double[] rise, int from, int to, boolean[] throttled, double start) {
       int block = Math.max(1, (to - from - FULL_SAMPLES) / (MOST_POINTS - FULL_SAMPLES) + 1);
@@ -245,10 +270,7 @@ public record StepResponse(
         }
         i = end;
       }
-      return new Points(
-          java.util.Arrays.copyOf(t, n),
-          java.util.Arrays.copyOf(y, n),
-          java.util.Arrays.copyOf(weight, n));
+      return new Points(Arrays.copyOf(t, n), Arrays.copyOf(y, n), Arrays.copyOf(weight, n));
     }
   }
 }

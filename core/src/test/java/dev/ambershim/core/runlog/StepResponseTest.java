@@ -91,9 +91,12 @@ class StepResponseTest {
   /** What is over before the second sample counts as quick. */
   @Test
   void quickerThanTheLogShows() {
-    quickSeconds = 0.3;
-    Optional<StepResponse> step = split(6);
-    step.ifPresent(s -> assertThat(s.quickKelvin()).isCloseTo(26, within(1.5)));
+    quickSeconds = 0.25;
+    for (int seed = 6; seed < 12; seed++) {
+      StepResponse step = split(seed).orElseThrow();
+      assertThat(step.quickKelvin()).isCloseTo(26, within(1.0));
+      assertThat(step.slowKelvin()).isCloseTo(18, within(1.0));
+    }
   }
 
   @Test
