@@ -134,11 +134,14 @@ public final class CoreMapPicture {
     double share = Math.max(0, Math.min(1, (figure - panel.low()) / span));
     pen.raster(x, y, w, h, 1, new int[] {Cividis.at(share)});
     Tone ink = share < DEEP_UNTIL ? Tone.ON_DEEP : Tone.ON_PALE;
-    double size = Math.max(10, Math.min(17, Math.min(h * 0.42, w * 0.3)));
+    // A narrow core has room for whole figures only.
+    boolean narrow = w < 32 && Math.abs(figure) >= 10;
+    String text = notation.number(figure, panel.unit());
+    double size = Math.max(narrow ? 8 : 7, Math.min(17, Math.min(h * 0.42, w * 0.3)));
     pen.strong(
         x + w / 2,
         y + h / 2 + (h > 34 ? 1 : size * 0.35),
-        notation.number(figure, panel.unit()),
+        narrow ? text.replaceAll("[.,]\\d+$", "") : text,
         ink,
         size,
         Anchor.MIDDLE);
