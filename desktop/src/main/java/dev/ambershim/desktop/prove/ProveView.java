@@ -11,7 +11,6 @@ import dev.ambershim.desktop.conduct.ConductSheet;
 import dev.ambershim.desktop.shell.AnswerPane;
 import dev.ambershim.desktop.shell.ChartPanel;
 import dev.ambershim.desktop.shell.CorePanel;
-import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.Later;
 import dev.ambershim.desktop.shell.RunRows;
 import dev.ambershim.desktop.shell.ShellModel;
@@ -64,13 +63,13 @@ public final class ProveView implements StageView {
     after.setId("add-after");
     after.getStyleClass().add("next");
     after.setOnAction(e -> shell.pickAfter());
-    Button conduct = new Button("Conduct a run after  Ctrl+J");
+    Button conduct = new Button("Conduct a run  Ctrl+J");
     conduct.setId("conduct-after");
     conduct.setOnAction(e -> shell.conduct());
     conduct.disableProperty().bind(model.readOnlyProperty());
     before.disableProperty().bind(model.readOnlyProperty());
     after.disableProperty().bind(model.readOnlyProperty());
-    return List.of(after, conduct, before, Labels.line("or drop them on the window.", "hint"));
+    return List.of(after, conduct, before);
   }
 
   private void refresh() {

@@ -65,6 +65,7 @@ final class Shelf extends HBox {
     bar.progressProperty().bind(line.shareProperty());
     bar.setPrefWidth(140);
     Button cancel = new Button("Cancel");
+    cancel.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
     cancel.setId("cancel");
     cancel.setOnAction(e -> line.cancelRunning());
     HBox progress = new HBox(8, name, bar, cancel);
