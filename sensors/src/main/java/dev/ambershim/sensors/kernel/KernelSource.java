@@ -51,7 +51,7 @@ public final class KernelSource implements Source {
     for (Path chip : KernelFile.inside(chips, "hwmon\\d+")) {
       addChip(chip);
     }
-    for (Path zone : KernelFile.inside(root.resolve("sys/class/powercap"), "intel-rapl:\\d+")) {
+    for (Path zone : KernelFile.inside(root.resolve("sys/class/powercap"), "[a-z-]+:\\d+")) {
       addEnergy(zone);
     }
     addClocks(root.resolve("sys/devices/system/cpu"));

@@ -59,9 +59,9 @@ class KernelSourceTest {
     file("sys/class/hwmon/hwmon2/fan2_label", "Pump");
     file("sys/class/hwmon/hwmon2/in0_input", "1184");
     file("sys/class/hwmon/hwmon2/in0_label", "Vcore");
-    file("sys/class/powercap/intel-rapl:0/name", "package-0");
-    file("sys/class/powercap/intel-rapl:0/energy_uj", "262140000000");
-    file("sys/class/powercap/intel-rapl:0/max_energy_range_uj", "262143328850");
+    file("sys/class/powercap/made-rapl:0/name", "package-0");
+    file("sys/class/powercap/made-rapl:0/energy_uj", "262140000000");
+    file("sys/class/powercap/made-rapl:0/max_energy_range_uj", "262143328850");
     file("sys/devices/system/cpu/cpu0/cpufreq/scaling_cur_freq", "4650000");
     file("sys/devices/system/cpu/cpu0/thermal_throttle/core_throttle_count", "3");
   }
