@@ -63,7 +63,8 @@ public record CoreLayout(List<Patch> cores, List<HeatSource> heat) {
     return die.powerShare() / die.areaSquareMillimetres();
   }
 
-  static Patch patch(Die die) {
+  /** A die's outline. */
+  public static Patch patch(Die die) {
     return new Patch(
         die.xMillimetres(), die.yMillimetres(), die.widthMillimetres(), die.depthMillimetres());
   }

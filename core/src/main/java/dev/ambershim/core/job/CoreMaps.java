@@ -19,7 +19,7 @@ import java.util.List;
  * @param after the same after the work
  * @param change after less before, K; empty unless they can be compared
  * @param rise whether before and after are rises
- * @param hints patterns of the change, or of the state where there is no change
+ * @param hints patterns of the state after, or before where there is none after
  */
 public record CoreMaps(
     List<Patch> dies,
@@ -64,15 +64,7 @@ public record CoreMaps(
       hints.addAll(HotSpots.of(array(state), x, y, notation));
     }
     return new CoreMaps(
-        at.job().chip().dies().stream()
-            .map(
-                d ->
-                    new Patch(
-                        d.xMillimetres(),
-                        d.yMillimetres(),
-                        d.widthMillimetres(),
-                        d.depthMillimetres()))
-            .toList(),
+        at.job().chip().dies().stream().map(CoreLayout::patch).toList(),
         cores,
         before,
         after,

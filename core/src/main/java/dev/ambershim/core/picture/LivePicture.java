@@ -15,6 +15,7 @@ public final class LivePicture {
   private static final double TOP = 20;
   private static final double BOTTOM = 22;
   private static final double LOW_CELSIUS = 20;
+  private static final int MOST_POINTS = 1500;
 
   private LivePicture() {}
 
@@ -90,13 +91,19 @@ public final class LivePicture {
       double perSecond,
       double perKelvin,
       double base) {
+    // A long run is thinned to the hottest of each stretch, so that no peak is lost.
+    int stretch = count / MOST_POINTS + 1;
     double[] xs = new double[count];
     double[] ys = new double[count];
     int n = 0;
-    for (int i = 0; i < count; i++) {
-      if (!Double.isNaN(hottest[i])) {
-        xs[n] = LEFT + seconds[i] * perSecond;
-        ys[n++] = base - (hottest[i] - LOW_CELSIUS) * perKelvin;
+    for (int from = 0; from < count; from += stretch) {
+      double hot = Double.NaN;
+      for (int i = from; i < Math.min(count, from + stretch); i++) {
+        hot = hottest[i] <= hot || Double.isNaN(hottest[i]) ? hot : hottest[i];
+      }
+      if (!Double.isNaN(hot)) {
+        xs[n] = LEFT + seconds[from] * perSecond;
+        ys[n++] = base - (hot - LOW_CELSIUS) * perKelvin;
       }
     }
     if (n > 1) {

@@ -10,6 +10,10 @@ final class Cells {
   private static final Pattern NUMBER =
       Pattern.compile(
           "([-+]?(?:\\d{1,3}(?:['\\u00a0\\u202f ]\\d{3})+(?:[.,]\\d+)?|\\d[\\d.,]*)(?:[eE][-+]?\\d+)?|[-+]?[.,]\\d+)(.*)");
+  private static final Pattern POINTS =
+      Pattern.compile("[-+]?\\d{1,3}(\\.\\d{3})+(,\\d*)?([eE][-+]?\\d+)?");
+  private static final Pattern COMMAS =
+      Pattern.compile("[-+]?\\d{1,3}(,\\d{3})+(\\.\\d*)?([eE][-+]?\\d+)?");
   private static final Map<String, String> UNITS =
       Map.ofEntries(
           Map.entry("°c", "°C"),
@@ -86,8 +90,15 @@ final class Cells {
       return Double.NaN;
     }
     String digits = m.group(1).strip().replaceAll("['\\u00a0\\u202f ]", "");
-    digits = decimalComma ? digits.replace(".", "").replace(',', '.') : digits.replace(",", "");
-    return parse(digits);
+    char thousands = decimalComma ? '.' : ',';
+    if (digits.indexOf(thousands) >= 0) {
+      // Thousands come in threes; without that it is a date, or the other decimal mark.
+      if (!(decimalComma ? POINTS : COMMAS).matcher(digits).matches()) {
+        return Double.NaN;
+      }
+      digits = digits.replace(String.valueOf(thousands), "");
+    }
+    return parse(decimalComma ? digits.replace(',', '.') : digits);
   }
 
   /** What stands behind the number in a cell that holds one with a unit, blanks too; else empty. */

@@ -116,13 +116,11 @@ final class Samples {
     odd[odds++] = c;
     Column.Kind kind = columns[c].kind();
     blanks += kind == Column.Kind.BLANK ? 1 : 0;
-    if (kind == Column.Kind.TEXT) {
-      texts++;
-      for (int t = 0; t < timeColumns.length; t++) {
-        if (timeColumns[t] == c) {
-          times[t] = TimeText.of(columns[c].text());
-          texts -= times[t].isTime() ? 1 : 0;
-        }
+    texts += kind == Column.Kind.TEXT ? 1 : 0;
+    for (int t = 0; t < timeColumns.length; t++) {
+      if (timeColumns[t] == c) {
+        times[t] = TimeText.of(columns[c].text());
+        texts -= times[t].isTime() && kind == Column.Kind.TEXT ? 1 : 0;
       }
     }
     return figure;

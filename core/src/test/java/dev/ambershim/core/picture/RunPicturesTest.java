@@ -93,4 +93,25 @@ class RunPicturesTest {
     assertThat(trace.ys()[2]).isLessThan(trace.ys()[0]);
     assertThat(picture.description()).contains("72.0 °C now");
   }
+
+  @Test
+  void aLongRunIsThinnedWithoutLosingItsPeak() {
+    Protocol protocol = new Protocol("p", 0, 0, 1, 86400, 0, 95, null);
+    double[] t = new double[80_000];
+    double[] hot = new double[t.length];
+    for (int i = 0; i < t.length; i++) {
+      t[i] = i;
+      hot[i] = i == 54_321 ? 90 : 60;
+    }
+    Picture picture = LivePicture.of(protocol, t, hot, t.length, Notation.METRIC, 800, 200);
+    Mark.Trace trace =
+        picture.marks().stream()
+            .filter(m -> m instanceof Mark.Trace)
+            .map(m -> (Mark.Trace) m)
+            .findFirst()
+            .orElseThrow();
+    assertThat(trace.ys().length).isLessThan(1600);
+    double highest = java.util.Arrays.stream(trace.ys()).min().orElseThrow();
+    assertThat(trace.ys()[0] - highest).isGreaterThan(40);
+  }
 }

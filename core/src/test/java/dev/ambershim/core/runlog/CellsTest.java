@@ -48,9 +48,15 @@ class CellsTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"abc", "12:30:00", "2026-03-01", "60 miles", "core 0", "--5"})
+  @CsvSource({"abc", "'61,5'", "'1,23,456'", "12:30:00", "2026-03-01", "60 miles", "core 0", "--5"})
   void whatIsNoNumber(String text) {
     assertThat(Cells.number(text, false)).isNaN();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"01.03.2026", "1.2.3", "61.5"})
+  void pointsThatPartNoThousands(String text) {
+    assertThat(Cells.number(text, true)).isNaN();
   }
 
   @Test

@@ -293,6 +293,21 @@ class LogReaderTest {
       assertThat(log.channels()).hasSize(1);
     }
 
+    /** Points in a date look like thousands marks where the comma is the decimal mark. */
+    @Test
+    void dateAndTimeInTwoColumnsWithDecimalCommas() {
+      RunLog log =
+          read(
+              """
+              Datum;Uhrzeit;Kern 0
+              31.03.2026;23:59:58;60,5
+              31.03.2026;23:59:59;61,5
+              01.04.2026;00:00:00;62,5
+              """);
+      assertThat(log.seconds()).containsExactly(0, 1, 2);
+      assertThat(log.channels()).hasSize(1);
+    }
+
     @Test
     void unitsOfTheTimeColumn() {
       assertThat(read("time [ms],core 0\n0,60.5\n500,61.5\n1000,62.5\n").seconds()[2]).isEqualTo(1);

@@ -57,6 +57,7 @@ public final class ConductSheet {
   private final TextField warmUp = field("conduct-warm-up");
   private final TextField coolDown = field("conduct-cool-down");
   private final TextField stop = field("conduct-stop");
+  private final TextField size = field("conduct-fault size");
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
 
   private ConductSheet(ShellModel model, ShellView shell, Side side) {
@@ -69,6 +70,7 @@ public final class ConductSheet {
     for (Fault f : Fault.values()) {
       fault.getItems().add(f.words());
     }
+    size.setText(notation().significant(0.6));
     school.setOnAction(e -> fill());
     school.getSelectionModel().selectFirst();
     fill();
@@ -133,6 +135,7 @@ public final class ConductSheet {
     row(grid, "Cool-down after each", coolDown, "min");
     row(grid, "Stop at", stop, notation().symbol(Unit.CELSIUS));
     row(grid, "Fault in the rig", fault, "");
+    row(grid, "its size", size, "from 0, none, to 1, bad");
     Button begin = new Button("Begin  Enter");
     begin.setId("conduct-begin");
     begin.getStyleClass().add("next");
@@ -235,6 +238,7 @@ public final class ConductSheet {
     return picked <= 0
         ? setup
         : setup.with(
-            Fault.valueOf(fault.getValue().toUpperCase(Locale.ROOT).replace(' ', '_')), 0.6);
+            Fault.valueOf(fault.getValue().toUpperCase(Locale.ROOT).replace(' ', '_')),
+            notation().read(size.getText(), Unit.COUNT, "size of the fault"));
   }
 }

@@ -13,6 +13,7 @@ import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.ShellModel;
 import java.util.List;
 import java.util.Locale;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -34,7 +35,7 @@ final class LiveView extends VBox {
   private final VBox conditions = new VBox(2);
   private final PictureView course = new PictureView();
   private final PictureView cores = new PictureView();
-  private final Button stop = new Button("Stop the run");
+  private final Button stop = new Button("Stop the run  Space");
 
   /**
    * A screen for a run.
@@ -81,6 +82,8 @@ final class LiveView extends VBox {
                     + " runaway.",
                 "hint"));
     setPrefSize(1080, 680);
+    // One press of the largest key ends it.
+    sceneProperty().addListener((o, was, is) -> Platform.runLater(stop::requestFocus));
     live.statusProperty().addListener((o, was, is) -> show(is));
     live.outcomeProperty().addListener((o, was, is) -> ended(is.stop().words()));
     live.problemProperty().addListener((o, was, is) -> ended(is));
@@ -124,7 +127,7 @@ final class LiveView extends VBox {
             .orElse("Too early to tell whether it settles."));
     conditions.getChildren().clear();
     for (Status.Condition c : s.conditions()) {
-      String words = (c.holds() ? "holds: " : "does not hold: ") + c.name() + ", " + c.words();
+      String words = (c.holds() ? "Holds: " : "Does not hold: ") + c.name() + ", " + c.words();
       conditions
           .getChildren()
           .add(Labels.wrapped(words, "live-words", c.holds() ? "quiet" : "broken"));
@@ -146,16 +149,7 @@ final class LiveView extends VBox {
     if (places.size() != figures.size()) {
       return;
     }
-    List<Patch> dies =
-        chip.dies().stream()
-            .map(
-                d ->
-                    new Patch(
-                        d.xMillimetres(),
-                        d.yMillimetres(),
-                        d.widthMillimetres(),
-                        d.depthMillimetres()))
-            .toList();
+    List<Patch> dies = chip.dies().stream().map(CoreLayout::patch).toList();
     CoreMapPicture.Panel own = CoreMapPicture.Panel.of("cores now", figures, Unit.CELSIUS);
     // A scale of ten kelvin at least, so that a degree of difference is no alarm.
     CoreMapPicture.Panel panel =
@@ -174,7 +168,7 @@ final class LiveView extends VBox {
     settled.setText(words);
     conditions.getChildren().clear();
     stop.setDisable(false);
-    stop.setText("Back to the runs");
+    stop.setText("Back to the runs  Space");
     stop.requestFocus();
   }
 

@@ -8,6 +8,8 @@ import dev.ambershim.core.conduction.ThicknessMap;
 import dev.ambershim.core.forecast.BuildStack;
 import dev.ambershim.core.forecast.CoreLayout;
 import dev.ambershim.core.material.Material;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -76,9 +78,10 @@ final class RigStack {
 
   private static StackLayer tilted(StackLayer joint, RigSetup setup) {
     double lift = TILT_MICROMETRES * setup.fault(Fault.TILTED_COOLER);
-    if (lift == 0 || joint.map().isPresent()) {
+    if (lift == 0) {
       return joint;
     }
+    refuseSteps(joint, Fault.TILTED_COOLER);
     Patch whole = joint.bounds();
     double t = joint.thicknessMicrometres();
     // The front edge stays down at the bond line; the back one is lifted.
@@ -92,9 +95,10 @@ final class RigStack {
   /** Over the second core, so that it is not in a corner of an even pattern. */
   private static StackLayer withHole(StackLayer joint, RigSetup setup) {
     double more = VOID_MICROMETRES * setup.fault(Fault.FILM_VOID);
-    if (more == 0 || joint.map().isPresent()) {
+    if (more == 0) {
       return joint;
     }
+    refuseSteps(joint, Fault.FILM_VOID);
     List<Patch> cores = CoreLayout.of(setup.machine().chip()).cores();
     Patch core = cores.get(Math.min(1, cores.size() - 1));
     double e = 0.15;
@@ -119,5 +123,18 @@ final class RigStack {
       }
     }
     return joint.withMap(new ThicknessMap.Grid(x, y, thick));
+  }
+
+  /** Dies of different height make steps in a joint, and a second map cannot lie over them. */
+  private static void refuseSteps(StackLayer joint, Fault fault) {
+    if (joint.map().isPresent()) {
+      throw new Problem(
+          "rig.fault",
+          Place.field(fault.words()),
+          "The "
+              + joint.name()
+              + " has a shape of its own already, so this fault cannot be put in.",
+          "Choose another fault, one at a time, or a chip whose dies are of one height.");
+    }
   }
 }

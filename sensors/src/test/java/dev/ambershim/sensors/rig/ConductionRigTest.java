@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.assembly.CoolerClass;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.conduction.Patch;
@@ -163,6 +164,23 @@ class ConductionRigTest {
       words.add(fault.words() + fault.meaning());
     }
     assertThat(words).doesNotHaveDuplicates();
+  }
+
+  /** On a bare die hole and tilt would be in one joint, which can hold one shape only. */
+  @Test
+  void faultsThatCannotBePutInAreRefused() {
+    Build closed = POINT.asBought();
+    Build bare = new Build(false, 0, closed.inner(), closed.outer());
+    RigSetup setup =
+        RigSetup.of(
+            new Situation(POINT.chip("rig"), CoolerClass.LARGE_LOOP.usual("rig loop", 3.5), bare),
+            100,
+            5);
+    assertThatThrownBy(
+            () ->
+                new ConductionRig(setup.with(Fault.FILM_VOID, 0.5).with(Fault.TILTED_COOLER, 0.5)))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("tilted cooler");
   }
 
   @Test
