@@ -26,6 +26,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
@@ -300,5 +301,16 @@ class ShellTest extends DesktopTest {
         assertThat(text.getText()).isEqualTo(button.getText());
       }
     }
+  }
+
+  @Test
+  void eachStageBeginsAtItsAnswer() {
+    openWithJob();
+    ScrollPane middle = (ScrollPane) node("middle");
+    press(KeyCode.CONTROL, KeyCode.DIGIT1);
+    weighed();
+    onFx(() -> middle.setVvalue(1));
+    press(KeyCode.CONTROL, KeyCode.DIGIT2);
+    assertThat(middle.getVvalue()).isZero();
   }
 }

@@ -13,7 +13,7 @@ import java.util.List;
  * The cores of a job's runs on the dies, and what their pattern hints at. Where each core lies is
  * not in the logs; it is taken by the usual rows (see the layout's own notes).
  *
- * @param dies outlines of the dies
+ * @param dies outlines of the dies that carry cores
  * @param cores outline of each core; empty if the runs have another count of cores than the chip
  * @param before mean of each core before, K over room air or °C; empty if there is no fit run
  * @param after the same after the work
@@ -64,13 +64,26 @@ public record CoreMaps(
       hints.addAll(HotSpots.of(array(state), x, y, notation));
     }
     return new CoreMaps(
-        at.job().chip().dies().stream().map(CoreLayout::patch).toList(),
+        carrying(at.job().chip().dies().stream().map(CoreLayout::patch).toList(), cores),
         cores,
         before,
         after,
         change,
         rise,
         hints);
+  }
+
+  private static List<Patch> carrying(List<Patch> dies, List<Patch> cores) {
+    return dies.stream()
+        .filter(
+            d ->
+                cores.stream()
+                    .anyMatch(
+                        c ->
+                            Math.abs(c.xMillimetres() - d.xMillimetres()) < d.widthMillimetres() / 2
+                                && Math.abs(c.yMillimetres() - d.yMillimetres())
+                                    < d.depthMillimetres() / 2))
+        .toList();
   }
 
   private static List<RunAnalysis> fit(Assessment at, Side side) {

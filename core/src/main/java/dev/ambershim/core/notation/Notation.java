@@ -43,6 +43,11 @@ public record Notation(boolean inches, boolean fahrenheit, boolean decimalComma)
     return fixed(unit.shown(kept, customary(unit)), unit.decimals(customary(unit)));
   }
 
+  /** The number without decimals, where there is no room for more. */
+  public String whole(double kept, Unit unit) {
+    return fixed(unit.shown(kept, customary(unit)), 0);
+  }
+
   /** Number and unit. */
   public String text(double kept, Unit unit) {
     String symbol = symbol(unit);

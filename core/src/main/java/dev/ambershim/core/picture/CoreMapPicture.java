@@ -13,6 +13,9 @@ public final class CoreMapPicture {
   private static final double GAP = 18;
   private static final double FOOT = 16;
 
+  /** Differences below this are noise, and must not take the whole range of colours. */
+  private static final double LEAST_SPAN = 2;
+
   /** Colours up to here are deep enough for white figures; a test holds the contrast. */
   static final double DEEP_UNTIL = 0.47;
 
@@ -31,9 +34,10 @@ public final class CoreMapPicture {
       figures = List.copyOf(figures);
     }
 
-    /** A panel with a scale of its own figures. */
+    /** A panel with a scale of its own figures, over two kelvin at least. */
     public static Panel of(String name, List<Double> figures, Unit unit) {
-      return new Panel(name, figures, unit, least(figures), most(figures));
+      double low = least(figures);
+      return new Panel(name, figures, unit, low, Math.max(most(figures), low + LEAST_SPAN));
     }
   }
 
@@ -48,7 +52,7 @@ public final class CoreMapPicture {
   }
 
   /**
-   * Draws maps side by side.
+   * Draws maps side by side, or below each other where that makes them larger.
    *
    * @param dies outlines of the dies
    * @param cores outline of each core
@@ -61,11 +65,19 @@ public final class CoreMapPicture {
       double width,
       double height) {
     Pen pen = new Pen();
-    double each = (width - GAP * (panels.size() - 1)) / panels.size();
+    int n = panels.size();
+    Patch around = around(dies);
+    double beside = scale(around, (width - GAP * (n - 1)) / n, height - TOP);
+    double below = scale(around, width, (height - GAP * (n - 1)) / n - TOP);
+    boolean stacked = below > beside;
+    double wide = stacked ? width : (width - GAP * (n - 1)) / n;
+    double high = stacked ? (height - GAP * (n - 1)) / n : height;
     StringBuilder words = new StringBuilder("Cores on the dies.");
-    for (int i = 0; i < panels.size(); i++) {
+    for (int i = 0; i < n; i++) {
       Panel panel = panels.get(i);
-      map(pen, dies, cores, panel, notation, i * (each + GAP), each, height);
+      double x = stacked ? 0 : i * (wide + GAP);
+      double y = stacked ? i * (high + GAP) : 0;
+      map(pen, dies, cores, panel, notation, new double[] {x, y, wide, high});
       words
           .append(' ')
           .append(panel.name())
@@ -78,28 +90,56 @@ public final class CoreMapPicture {
     return pen.picture(width, height, words.toString());
   }
 
+  private static Patch around(List<Patch> dies) {
+    double left = dies.stream().mapToDouble(Patch::leftMillimetres).min().orElse(0);
+    double right = dies.stream().mapToDouble(Patch::rightMillimetres).max().orElse(1);
+    double low = dies.stream().mapToDouble(Patch::lowMillimetres).min().orElse(0);
+    double high = dies.stream().mapToDouble(Patch::highMillimetres).max().orElse(1);
+    return new Patch((left + right) / 2, (low + high) / 2, right - left, high - low);
+  }
+
+  /** A long die lies down where there is more width than height: its back is then at the left. */
+  private static boolean turned(Patch around, double width, double room) {
+    return around.depthMillimetres() > 1.3 * around.widthMillimetres() && width > room;
+  }
+
+  /** Picture units a millimetre in a place. */
+  private static double scale(Patch around, double width, double room) {
+    boolean turned = turned(around, width, room);
+    double across = turned ? around.depthMillimetres() : around.widthMillimetres();
+    double deep = turned ? around.widthMillimetres() : around.depthMillimetres();
+    return Math.min(width / across, (room - (turned ? FOOT : 0)) / deep);
+  }
+
+  /**
+   * One map.
+   *
+   * @param place left, top, width and height of its place
+   */
   private static void map(
       Pen pen,
       List<Patch> dies,
       List<Patch> cores,
       Panel panel,
       Notation notation,
-      double x,
-      double width,
-      double height) {
-    double left = dies.stream().mapToDouble(Patch::leftMillimetres).min().orElse(0);
-    double right = dies.stream().mapToDouble(Patch::rightMillimetres).max().orElse(1);
-    double low = dies.stream().mapToDouble(Patch::lowMillimetres).min().orElse(0);
-    double high = dies.stream().mapToDouble(Patch::highMillimetres).max().orElse(1);
-    // A long die lies down where the picture is wide: its back is then at the left.
-    boolean turned = (high - low) > 1.3 * (right - left) && width > height - TOP;
-    double across = turned ? high - low : right - left;
-    double deep = turned ? right - left : high - low;
-    double room = height - TOP - (turned ? FOOT : 0);
-    double scale = Math.min(width / across, room / deep);
-    double x0 = x + (width - across * scale) / 2;
-    double y0 = TOP + (room - deep * scale) / 2;
-    pen.strong(x + width / 2, 14, title(panel, notation), Tone.INK, 13, Anchor.MIDDLE);
+      double[] place) {
+    Patch around = around(dies);
+    double room = place[3] - TOP;
+    boolean turned = turned(around, place[2], room);
+    double scale = scale(around, place[2], room);
+    double across = turned ? around.depthMillimetres() : around.widthMillimetres();
+    double deep = turned ? around.widthMillimetres() : around.depthMillimetres();
+    double left = around.leftMillimetres();
+    double high = around.highMillimetres();
+    double x0 = place[0] + (place[2] - across * scale) / 2;
+    double y0 = place[1] + TOP + (room - (turned ? FOOT : 0) - deep * scale) / 2;
+    pen.strong(
+        place[0] + place[2] / 2,
+        place[1] + 14,
+        title(panel, notation),
+        Tone.INK,
+        13,
+        Anchor.MIDDLE);
     for (Patch die : dies) {
       double[] box = box(die, turned, left, high, scale);
       pen.box(x0 + box[0], y0 + box[1], box[2], box[3], Tone.GRID, "");
@@ -136,15 +176,10 @@ public final class CoreMapPicture {
     Tone ink = share < DEEP_UNTIL ? Tone.ON_DEEP : Tone.ON_PALE;
     // A narrow core has room for whole figures only.
     boolean narrow = w < 32 && Math.abs(figure) >= 10;
-    String text = notation.number(figure, panel.unit());
+    String text =
+        narrow ? notation.whole(figure, panel.unit()) : notation.number(figure, panel.unit());
     double size = Math.max(narrow ? 8 : 7, Math.min(17, Math.min(h * 0.42, w * 0.3)));
-    pen.strong(
-        x + w / 2,
-        y + h / 2 + (h > 34 ? 1 : size * 0.35),
-        narrow ? text.replaceAll("[.,]\\d+$", "") : text,
-        ink,
-        size,
-        Anchor.MIDDLE);
+    pen.strong(x + w / 2, y + h / 2 + (h > 34 ? 1 : size * 0.35), text, ink, size, Anchor.MIDDLE);
     if (h > 34) {
       pen.words(x + w / 2, y + h / 2 + size, "core " + i, ink, 10, Anchor.MIDDLE);
     }

@@ -41,6 +41,24 @@ class RunPicturesTest {
     assertThat(lying.description()).contains("before: 50.0 to 70.0 K");
   }
 
+  /** Two wide dies: below each other where the place is tall, and whole figures are rounded. */
+  @Test
+  void mapsLieWhereTheyAreLargest() {
+    List<Patch> dies = List.of(new Patch(-7, 0, 10, 7), new Patch(7, 0, 10, 7));
+    List<Patch> cores = List.of(new Patch(-7, 0, 2, 3), new Patch(7, 0, 2, 3));
+    CoreMapPicture.Panel a = CoreMapPicture.Panel.of("before", List.of(51.7, 60.2), Unit.KELVIN);
+    CoreMapPicture.Panel b = CoreMapPicture.Panel.of("change", List.of(-7.1, -7.14), Unit.KELVIN);
+    Picture tall = CoreMapPicture.of(dies, cores, List.of(a, b), Notation.METRIC, 300, 300);
+    assertThat(words(tall, "before, 51.7 to 60.2 K").y())
+        .isLessThan(words(tall, "change, −7.1 to −7.1 K").y() - 100);
+    Picture flat = CoreMapPicture.of(dies, cores, List.of(a, b), Notation.METRIC, 600, 120);
+    assertThat(words(flat, "before, 51.7 to 60.2 K").y())
+        .isEqualTo(words(flat, "change, −7.1 to −7.1 K").y());
+    assertThat(words(flat, "52")).isNotNull();
+    // A few hundredths must not take the whole range of colours.
+    assertThat(b.high() - b.low()).isEqualTo(2);
+  }
+
   @Test
   void aSilentCoreHasNoColour() {
     Picture picture = map(List.of(50.0, Double.NaN, 70.0), 400, 150);

@@ -70,7 +70,7 @@ public final class ConductSheet {
     for (Fault f : Fault.values()) {
       fault.getItems().add(f.words());
     }
-    size.setText(notation().significant(0.6));
+    size.setText(notation().editable(0.6, Unit.COUNT));
     school.setOnAction(e -> fill());
     school.getSelectionModel().selectFirst();
     fill();

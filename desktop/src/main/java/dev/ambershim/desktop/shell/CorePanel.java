@@ -13,6 +13,10 @@ import javafx.scene.layout.VBox;
 
 /** The cores on the dies, what their pattern hints at, and how quick and slow part the rise. */
 public final class CorePanel extends VBox {
+  private static final int BESIDE = 8;
+  private static final double EACH_BESIDE = 185;
+  private static final double EACH_BELOW = 150;
+
   private final ShellModel model;
   private final PictureView picture = new PictureView();
   private final VBox words = new VBox(3);
@@ -21,8 +25,6 @@ public final class CorePanel extends VBox {
   public CorePanel(ShellModel model, String id) {
     this.model = model;
     picture.setId(id);
-    picture.setMinHeight(170);
-    picture.setPrefHeight(190);
     words.setId(id + "-words");
     getStyleClass().add("panel");
     getChildren().addAll(picture, words);
@@ -63,6 +65,10 @@ public final class CorePanel extends VBox {
     }
     setVisible(true);
     setManaged(true);
+    // Many cores need the whole width for each map, one below the other.
+    boolean many = maps.cores().size() > BESIDE && panels.size() > 1;
+    picture.setMinHeight(many ? EACH_BELOW * panels.size() : EACH_BESIDE);
+    picture.setPrefHeight(picture.getMinHeight());
     picture.show(
         (w, h) -> CoreMapPicture.of(maps.dies(), maps.cores(), panels, n, w, h),
         model.themeProperty().get().dark());

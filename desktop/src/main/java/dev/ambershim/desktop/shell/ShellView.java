@@ -80,6 +80,14 @@ public final class ShellView extends StackPane {
                 showStage();
               }
             });
+    model
+        .storedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was != null && is != null && !was.id().equals(is.id())) {
+                middle.setVvalue(0);
+              }
+            });
     showStage();
   }
 
@@ -88,6 +96,8 @@ public final class ShellView extends StackPane {
   }
 
   private void showStage() {
+    // The answer comes first, wherever the last stage was left.
+    middle.setVvalue(0);
     if (model.openedProperty().get() && model.jobProperty().get() == null) {
       middle.setContent(empty());
       return;
