@@ -24,6 +24,7 @@ import picocli.CommandLine.Option;
     subcommands = {
       CompareCommand.class,
       AnalyseCommand.class,
+      HeadroomCommand.class,
       SolveCommand.class,
       WeighCommand.class,
       RecordCommand.class,

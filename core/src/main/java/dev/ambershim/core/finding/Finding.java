@@ -18,4 +18,9 @@ public record Finding(
     double value,
     String unit,
     Optional<Interval> interval,
-    Working working) {}
+    Working working) {
+  /** The same finding in other words. */
+  public Finding saying(String other) {
+    return new Finding(key, other, value, unit, interval, working);
+  }
+}

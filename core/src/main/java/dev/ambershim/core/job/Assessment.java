@@ -1,5 +1,8 @@
 package dev.ambershim.core.job;
 
+import dev.ambershim.core.clocking.Headroom;
+import dev.ambershim.core.clocking.RunRung;
+import dev.ambershim.core.clocking.Rung;
 import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.finding.Interval;
 import dev.ambershim.core.forecast.Expectation;
@@ -28,6 +31,7 @@ import java.util.Optional;
  * @param heatWatts the heat that the expectation is for
  * @param ladderBefore resistances before
  * @param ladderAfter resistances after
+ * @param headroom how far it clocks, by the rungs and the runs
  */
 public record Assessment(
     Job job,
@@ -37,7 +41,8 @@ public record Assessment(
     Finding expectation,
     double heatWatts,
     Ladder ladderBefore,
-    Ladder ladderAfter) {
+    Ladder ladderAfter,
+    Headroom headroom) {
   /** Copies its list. */
   public Assessment {
     runs = List.copyOf(runs);
@@ -83,7 +88,13 @@ public record Assessment(
         Expectation.change(job.chip(), job.cooler(), job.before(), job.after(), heat, notation),
         heat,
         Ladder.of(job.chip(), job.cooler(), job.before()),
-        Ladder.of(job.chip(), job.cooler(), job.after()));
+        Ladder.of(job.chip(), job.cooler(), job.after()),
+        Headroom.of(
+            rungs(job, runs, Side.BEFORE),
+            rungs(job, runs, Side.AFTER),
+            job.ladder(),
+            job.remountKelvin(),
+            notation));
   }
 
   private static RunResult result(int index, RunEntry entry, RunLog log) {
@@ -107,6 +118,39 @@ public record Assessment(
         .filter(r -> r.entry().side() == side)
         .flatMap(r -> r.analysis().stream())
         .toList();
+  }
+
+  /** Rungs by hand, and every run as one. */
+  private static List<Rung> rungs(Job job, List<RunResult> runs, Side side) {
+    List<Rung> rungs = new ArrayList<>();
+    job.rungs().stream().filter(r -> r.side() == side).forEach(r -> rungs.add(r.rung()));
+    runs.stream()
+        .filter(r -> r.entry().side() == side)
+        .forEach(r -> r.analysis().flatMap(a -> RunRung.of(r.log(), a)).ifPresent(rungs::add));
+    return rungs;
+  }
+
+  /**
+   * What came of the work in one sentence: kelvin and, where the rungs tell it, megahertz.
+   *
+   * @return empty without runs on both sides
+   */
+  public Optional<Finding> answer() {
+    return comparison.map(
+        c -> {
+          Finding kelvin = c.finding();
+          return headroom
+              .headline()
+              .map(more -> kelvin.saying(with(kelvin.sentence(), more)))
+              .orElse(kelvin);
+        });
+  }
+
+  /** "Helped by 11.8 K (10.9 to 12.7)." and "150 MHz more under your limit" in one sentence. */
+  private static String with(String sentence, String more) {
+    return sentence.endsWith(".")
+        ? sentence.substring(0, sentence.length() - 1) + ", and " + more + "."
+        : sentence + " And " + more + ".";
   }
 
   private static List<MountedRun> mounted(List<RunResult> runs, Side side) {
@@ -142,7 +186,8 @@ public record Assessment(
         expectation,
         heatWatts,
         ladderBefore,
-        ladderAfter);
+        ladderAfter,
+        headroom);
   }
 
   /** The runs of a side. */

@@ -4,6 +4,7 @@ import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.assembly.Chip;
 import dev.ambershim.core.assembly.Cooler;
 import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.clocking.LadderTerms;
 import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.forecast.Terms;
@@ -24,6 +25,8 @@ import java.util.List;
  * @param careKelvin the smallest difference that the person cares about
  * @param remountKelvin standard deviation between mounts to reckon with while it is not measured
  * @param runs the logs, in the order they came
+ * @param rungs tries of the clock that were written down by hand
+ * @param ladder what the clock is tried under
  * @param readings settled states that were read by hand before the work
  * @param terms prices, ways of working and odds
  * @param ruinedAt the step at which the chip was lost, or null
@@ -39,6 +42,8 @@ public record Job(
     double careKelvin,
     Double remountKelvin,
     List<RunEntry> runs,
+    List<RungEntry> rungs,
+    LadderTerms ladder,
     List<Reading> readings,
     Terms terms,
     Step ruinedAt) {
@@ -46,6 +51,8 @@ public record Job(
   public Job {
     remountKelvin = remountKelvin == null ? Judging.USUAL_REMOUNT_KELVIN : remountKelvin;
     runs = List.copyOf(runs);
+    rungs = rungs == null ? List.of() : List.copyOf(rungs);
+    ladder = ladder == null ? LadderTerms.USUAL : ladder;
     readings = readings == null ? List.of() : List.copyOf(readings);
     terms = terms == null ? Terms.USUAL : terms;
   }
@@ -63,6 +70,8 @@ public record Job(
         1,
         null,
         List.of(),
+        List.of(),
+        LadderTerms.USUAL,
         List.of(),
         Terms.USUAL,
         null);
@@ -95,6 +104,30 @@ public record Job(
   /** The same job with other runs. */
   public Job withRuns(List<RunEntry> other) {
     return with("runs", other);
+  }
+
+  /** The same job with other rungs by hand. */
+  public Job withRungs(List<RungEntry> other) {
+    return with("rungs", other);
+  }
+
+  /** The same job with one more rung by hand. */
+  public Job withRung(RungEntry rung) {
+    List<RungEntry> all = new ArrayList<>(rungs);
+    all.add(rung);
+    return withRungs(all);
+  }
+
+  /** The same job without the rung at a place. */
+  public Job withoutRung(int index) {
+    List<RungEntry> all = new ArrayList<>(rungs);
+    all.remove(index);
+    return withRungs(all);
+  }
+
+  /** The same job with its ladder climbed under other terms. */
+  public Job withLadder(LadderTerms other) {
+    return with("ladder", other);
   }
 
   /** The same job with other readings by hand. */

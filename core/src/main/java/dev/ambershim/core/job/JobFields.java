@@ -339,6 +339,7 @@ public final class JobFields {
             6,
             "How much lower the mount can hold the plate than on a lid: springs, standoffs, frame."));
     fields.addAll(TermFields.all());
+    fields.addAll(LadderFields.all());
     return fields;
   }
 

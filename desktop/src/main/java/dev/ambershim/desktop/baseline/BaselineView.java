@@ -5,6 +5,7 @@ import dev.ambershim.core.job.CoreMaps;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.desktop.clocking.LadderPanel;
 import dev.ambershim.desktop.conduct.ConductSheet;
 import dev.ambershim.desktop.shell.AnswerPane;
 import dev.ambershim.desktop.shell.ChartPanel;
@@ -30,6 +31,7 @@ public final class BaselineView implements StageView {
   private final AnswerPane answer = new AnswerPane(Stage.BASELINE.question(), "baseline-answer");
   private final ChartPanel chart;
   private final CorePanel cores;
+  private final LadderPanel ladder;
   private final RunRows rows;
   private final VBox node;
 
@@ -40,11 +42,12 @@ public final class BaselineView implements StageView {
     rows = new RunRows(model, shell);
     chart = new ChartPanel(model, "baseline-chart");
     cores = new CorePanel(model, "baseline-cores");
+    ladder = new LadderPanel(model, shell, false, "baseline-ladder");
     HBox foot = new HBox(10);
     foot.setMinHeight(34);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);
-    node = new VBox(answer, chart, cores, rows, foot);
+    node = new VBox(answer, chart, cores, ladder, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
@@ -80,6 +83,7 @@ public final class BaselineView implements StageView {
     }
     chart.show(runs);
     cores.show(CoreMaps.of(now.only(Side.BEFORE), notation), false, runs);
+    ladder.show(now.job(), now.headroom());
     rows.show(runs);
   }
 
@@ -91,6 +95,11 @@ public final class BaselineView implements StageView {
   @Override
   public void toggleWorking() {
     answer.toggleWorking();
+  }
+
+  @Override
+  public void writeRung() {
+    ladder.writeRung();
   }
 
   @Override

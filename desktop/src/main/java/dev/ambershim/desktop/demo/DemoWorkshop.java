@@ -5,8 +5,11 @@ import dev.ambershim.core.assembly.Cooler;
 import dev.ambershim.core.assembly.CoolerClass;
 import dev.ambershim.core.assembly.Joint;
 import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.clocking.Outcome;
+import dev.ambershim.core.clocking.Rung;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.material.Filling;
 import dev.ambershim.core.material.Material;
@@ -102,7 +105,31 @@ public final class DemoWorkshop {
             "sorrel-after.csv",
             rig(EIGHT_FILMED, 159, 4700, SORREL_AFTER, 22.8, -0.3, 105, 13),
             LocalDateTime.of(2026, 6, 15, 9, 20)));
-    return keep(job, runs, Habit.POINT);
+    return keep(job.withRungs(sorrelRungs()), runs, Habit.POINT);
+  }
+
+  /** The climbs of both sides as the workshop wrote them down, half an hour a rung. */
+  private static List<RungEntry> sorrelRungs() {
+    return List.of(
+        rung(Side.BEFORE, 4500, 1.150, Outcome.PASSED, "", 78.0, 22.0),
+        rung(Side.BEFORE, 4600, 1.180, Outcome.PASSED, "", 82.0, 22.0),
+        rung(Side.BEFORE, 4800, 1.250, Outcome.TOO_HOT, "", 94.0, 22.5),
+        rung(Side.AFTER, 4600, 1.180, Outcome.PASSED, "", 64.5, 23.0),
+        rung(Side.AFTER, 4800, 1.250, Outcome.PASSED, "", 72.0, 23.0),
+        rung(Side.AFTER, 4900, 1.280, Outcome.PASSED, "", 75.5, 23.0),
+        rung(Side.AFTER, 5000, 1.310, Outcome.FAILED, "wrong result", 79.5, 23.5));
+  }
+
+  private static RungEntry rung(
+      Side side,
+      double megahertz,
+      double volts,
+      Outcome outcome,
+      String how,
+      double hottest,
+      double room) {
+    return new RungEntry(
+        side, new Rung(megahertz, volts, outcome, how, hottest, room, null, 30.0, "", null));
   }
 
   /**

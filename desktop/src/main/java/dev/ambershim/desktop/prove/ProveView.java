@@ -5,9 +5,11 @@ import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.CoreMaps;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.picture.StripPicture;
 import dev.ambershim.core.runlog.Comparison;
-import dev.ambershim.core.runlog.Figure;
+import dev.ambershim.desktop.clocking.LadderPanel;
 import dev.ambershim.desktop.conduct.ConductSheet;
+import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.shell.AnswerPane;
 import dev.ambershim.desktop.shell.ChartPanel;
 import dev.ambershim.desktop.shell.CorePanel;
@@ -20,7 +22,6 @@ import dev.ambershim.desktop.shell.StageView;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -34,6 +35,9 @@ public final class ProveView implements StageView {
   private final AnswerPane answer = new AnswerPane(Stage.PROVE.question(), "verdict");
   private final ChartPanel chart;
   private final CorePanel cores;
+  private final PictureView strips = new PictureView();
+  private final VBox stripPanel = new VBox(strips);
+  private final LadderPanel ladder;
   private final RunRows rows;
   private final VBox node;
 
@@ -44,11 +48,14 @@ public final class ProveView implements StageView {
     rows = new RunRows(model, shell);
     chart = new ChartPanel(model, "prove-chart");
     cores = new CorePanel(model, "prove-cores");
+    ladder = new LadderPanel(model, shell, true, "prove-ladder");
+    strips.setId("prove-strips");
+    stripPanel.getStyleClass().add("panel");
     HBox foot = new HBox(10);
     foot.setMinHeight(34);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);
-    node = new VBox(answer, chart, cores, rows, foot);
+    node = new VBox(answer, stripPanel, chart, cores, ladder, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
@@ -82,32 +89,28 @@ public final class ProveView implements StageView {
       Comparison comparison = now.comparison().get();
       List<String> reasons = new ArrayList<>(comparison.reasons());
       reasons.remove(comparison.sentence());
-      figures(comparison, notation).ifPresent(f -> reasons.add(0, f));
       reasons.add(0, now.expected());
-      answer.show(comparison.finding(), reasons, notation);
+      answer.show(now.answer().orElseThrow(), reasons, notation);
     } else {
       answer.show(missing(now));
     }
+    strips(now.comparison().filter(c -> !c.figures().isEmpty()), notation);
     chart.show(now.runs());
     cores.show(CoreMaps.of(now, notation), true, now.runs());
+    ladder.show(now.job(), now.headroom());
     rows.show(now.runs());
   }
 
-  /** Every figure's change in one line. */
-  private static Optional<String> figures(Comparison comparison, Notation notation) {
-    String all =
-        comparison.figures().stream()
-            .filter(f -> f.figure() != Figure.RISE)
-            .map(
-                f ->
-                    f.name()
-                        + " "
-                        + notation.text(f.change(), f.figure().unit())
-                        + " ("
-                        + notation.range(f.interval(), f.figure().unit())
-                        + ")")
-            .collect(Collectors.joining("; "));
-    return all.isEmpty() ? Optional.empty() : Optional.of("Change of the " + all + ".");
+  private void strips(Optional<Comparison> comparison, Notation notation) {
+    stripPanel.setVisible(comparison.isPresent());
+    stripPanel.setManaged(comparison.isPresent());
+    comparison.ifPresent(
+        c -> {
+          strips.setMinHeight(StripPicture.height(c));
+          strips.setPrefHeight(StripPicture.height(c));
+          strips.show(
+              (w, h) -> StripPicture.of(c, notation, w, h), model.themeProperty().get().dark());
+        });
   }
 
   private static String missing(Assessment now) {
@@ -130,6 +133,11 @@ public final class ProveView implements StageView {
   @Override
   public void toggleWorking() {
     answer.toggleWorking();
+  }
+
+  @Override
+  public void writeRung() {
+    ladder.writeRung();
   }
 
   @Override

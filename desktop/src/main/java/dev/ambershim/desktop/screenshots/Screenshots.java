@@ -23,6 +23,7 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.BooleanSupplier;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -90,10 +91,10 @@ public final class Screenshots extends Application {
     shots.add(new Shot("weigh", () -> go(Stage.WEIGH)));
     shots.add(new Shot("weigh-inputs", () -> ((ScrollPane) shell.lookup("#middle")).setVvalue(1)));
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
-    shots.add(
-        new Shot("baseline-cores", () -> ((ScrollPane) shell.lookup("#middle")).setVvalue(0.75)));
+    shots.add(new Shot("baseline-cores", () -> scrollTo("#baseline-cores")));
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
-    shots.add(new Shot("prove-cores", () -> ((ScrollPane) shell.lookup("#middle")).setVvalue(0.6)));
+    shots.add(new Shot("prove-cores", () -> scrollTo("#prove-chart")));
+    shots.add(new Shot("prove-ladder", () -> scrollTo("#prove-ladder-answer")));
     shots.add(new Shot("working", () -> press(KeyCode.W, true)));
     shots.add(
         new Shot(
@@ -172,6 +173,16 @@ public final class Screenshots extends Application {
 
   private void go(Stage stage) {
     model.stageProperty().set(stage);
+  }
+
+  /** Brings a node to the top of the middle. */
+  private void scrollTo(String id) {
+    ScrollPane middle = (ScrollPane) shell.lookup("#middle");
+    Node content = middle.getContent();
+    Node node = shell.lookup(id);
+    double top = content.sceneToLocal(node.localToScene(0, 0)).getY() - 34;
+    double room = content.getLayoutBounds().getHeight() - middle.getViewportBounds().getHeight();
+    middle.setVvalue(room <= 0 ? 0 : Math.min(1, top / room));
   }
 
   private void press(KeyCode code, boolean control) {

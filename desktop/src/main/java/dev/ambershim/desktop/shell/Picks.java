@@ -8,11 +8,11 @@ import javafx.scene.input.KeyCode;
  * When a pick counts: once the list closes, at Enter, or when the box is left. Stepping through
  * with the arrow keys only shows what there is, so that it leaves no trail of edits to undo.
  */
-final class Picks {
+public final class Picks {
   private Picks() {}
 
   /** Tells of each pick that counts and differs from the last. */
-  static <T> void follow(ComboBox<T> box, Consumer<T> picked) {
+  public static <T> void follow(ComboBox<T> box, Consumer<T> picked) {
     @SuppressWarnings("unchecked")
     T[] last = (T[]) new Object[] {box.getValue()};
     Runnable settle =

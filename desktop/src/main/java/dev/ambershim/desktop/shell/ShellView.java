@@ -208,6 +208,28 @@ public final class ShellView extends StackPane {
     onStage(StageView::conduct);
   }
 
+  /** Goes to the clock ladder: in Baseline for before the work, else in Prove. */
+  void writeRung() {
+    if (model.jobProperty().get() == null || model.readOnly()) {
+      return;
+    }
+    if (model.stageProperty().get() != Stage.BASELINE) {
+      model.stageProperty().set(Stage.PROVE);
+    }
+    onStage(StageView::writeRung);
+  }
+
+  /** Asks for a table of rungs. */
+  public Optional<Path> pickRungs() {
+    return picker.open("Rungs of the clock ladder", "Tables", "*.csv").stream().findFirst();
+  }
+
+  /** Asks where to write a table of rungs. */
+  public Optional<Path> pickRungTarget() {
+    String name = Report.fileName(model.jobProperty().get().title()) + "-rungs.csv";
+    return picker.save("Write the rungs", name, "Tables", "*.csv");
+  }
+
   void toggleSide() {
     Side now = model.sideProperty().get();
     model.sideProperty().set(now == Side.BEFORE ? Side.AFTER : Side.BEFORE);

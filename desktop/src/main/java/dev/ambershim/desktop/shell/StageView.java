@@ -18,4 +18,7 @@ public interface StageView {
 
   /** Sets up a conducted run, where the stage has runs. */
   default void conduct() {}
+
+  /** Goes to where a rung of the clock ladder is written down, where the stage has one. */
+  default void writeRung() {}
 }

@@ -2,16 +2,23 @@ package dev.ambershim.desktop.shell;
 
 import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.logbook.bundle.JobBundle;
+import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.logbook.files.WholeFile;
 import dev.ambershim.logbook.report.ReportFiles;
+import dev.ambershim.logbook.results.RungCsv;
 import dev.ambershim.logbook.store.ShapeRoles;
 import dev.ambershim.logbook.store.StoredJob;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /** What goes out of the logbook as files, and what comes in as bundles; all on the line of work. */
@@ -41,6 +48,34 @@ public final class Traffic {
   public void writeBundle(Path target) {
     StoredJob now = model.storedProperty().get();
     write("bundle", target, () -> JobBundle.write(model.logbook(), now, target));
+  }
+
+  /** Writes the rungs that were written down by hand. */
+  public void writeRungs(Path target) {
+    String text = RungCsv.write(model.jobProperty().get().rungs());
+    write("rungs", target, () -> WholeFile.write(target, text.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  /** Takes rungs from a table, as one edit. */
+  public void readRungs(Path source) {
+    model
+        .work()
+        .submit(
+            "reading " + source.getFileName(),
+            progress ->
+                RungCsv.read(
+                    source.getFileName().toString(),
+                    new String(LogFiles.read(source), StandardCharsets.UTF_8)),
+            rungs -> {
+              model.edit(
+                  "rungs from " + source.getFileName(),
+                  job -> {
+                    List<RungEntry> all = new ArrayList<>(job.rungs());
+                    rungs.stream().filter(r -> !all.contains(r)).forEach(all::add);
+                    return job.withRungs(all);
+                  });
+              model.say("Rungs taken in: " + rungs.size() + ".");
+            });
   }
 
   /** Remembers a role for all logs of the same shape. */

@@ -1,5 +1,6 @@
 package dev.ambershim.logbook.report;
 
+import dev.ambershim.core.clocking.Headroom;
 import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.finding.Working;
 import dev.ambershim.core.forecast.Weighing;
@@ -13,6 +14,7 @@ import dev.ambershim.core.picture.LadderPicture;
 import dev.ambershim.core.picture.OptionsPicture;
 import dev.ambershim.core.picture.RunChart;
 import dev.ambershim.core.picture.RunLines;
+import dev.ambershim.core.picture.RungPicture;
 import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.core.runlog.Comparison;
 import dev.ambershim.core.runlog.RunAnalysis;
@@ -81,6 +83,7 @@ public record Report(String title, List<Block> blocks) {
         blocks.add(new Block.Points(remarks));
       }
     }
+    addHeadroom(blocks, assessment.headroom(), notation);
     blocks.add(new Block.Heading("The section"));
     for (Side side : Side.values()) {
       blocks.add(
@@ -106,6 +109,10 @@ public record Report(String title, List<Block> blocks) {
     assessment.comparison().ifPresent(c -> addWorking(blocks, c.finding(), notation));
     assessment.baseline().ifPresent(b -> addWorking(blocks, b, notation));
     addWorking(blocks, assessment.expectation(), notation);
+    if (!assessment.headroom().isEmpty()) {
+      addWorking(blocks, assessment.headroom().finding(), notation);
+      assessment.headroom().modelGain().ifPresent(f -> addWorking(blocks, f, notation));
+    }
     weighing.ifPresent(w -> addWorking(blocks, w.advice(), notation));
     blocks.add(new Block.Heading("Bear in mind"));
     blocks.add(
@@ -113,6 +120,25 @@ public record Report(String title, List<Block> blocks) {
             "Opening a processor ends its warranty and can ruin it. Labels, the maker's instructions"
                 + " and local rules come before anything written here."));
     return new Report(job.title(), blocks);
+  }
+
+  private static void addHeadroom(List<Block> blocks, Headroom headroom, Notation notation) {
+    if (headroom.isEmpty()) {
+      return;
+    }
+    blocks.add(new Block.Heading("How far it clocks"));
+    blocks.add(new Block.Paragraph(headroom.finding().sentence()));
+    List<String> points = new ArrayList<>(headroom.reasons());
+    headroom.modelGain().ifPresent(f -> points.add(f.sentence()));
+    headroom.kelvinAtEqualClock().ifPresent(f -> points.add(f.sentence()));
+    if (!points.isEmpty()) {
+      blocks.add(new Block.Points(points));
+    }
+    List<RungPicture.Column> columns = RungPicture.columns(headroom, true, Double.NaN, Double.NaN);
+    blocks.add(
+        new Block.Figure(
+            RungPicture.of(columns, notation, WIDTH, RungPicture.height(columns)),
+            "Rungs that passed are whole; the highest clock lies in the shaded gap."));
   }
 
   private static void addWeighing(List<Block> blocks, Weighing weighing, Notation notation) {
@@ -128,8 +154,8 @@ public record Report(String title, List<Block> blocks) {
   }
 
   private static String answer(Assessment assessment) {
-    if (assessment.comparison().isPresent()) {
-      return assessment.comparison().get().sentence();
+    if (assessment.answer().isPresent()) {
+      return assessment.answer().get().sentence();
     }
     return assessment.baseline().map(Finding::sentence).orElse(assessment.expectation().sentence());
   }

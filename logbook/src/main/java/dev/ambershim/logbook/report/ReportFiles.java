@@ -7,6 +7,7 @@ import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.logbook.files.WholeFile;
+import dev.ambershim.logbook.results.HeadroomJson;
 import dev.ambershim.logbook.results.ResultCsv;
 import dev.ambershim.logbook.results.ResultJson;
 import dev.ambershim.logbook.store.Json;
@@ -56,6 +57,9 @@ public final class ReportFiles {
     node.put("title", assessment.job().title());
     assessment.comparison().ifPresent(c -> node.set("comparison", ResultJson.of(c)));
     assessment.baseline().ifPresent(b -> node.set("baseline", ResultJson.of(b)));
+    if (!assessment.headroom().isEmpty()) {
+      node.set("clock", HeadroomJson.of(assessment.headroom()));
+    }
     node.set("expectation", ResultJson.of(assessment.expectation()));
     ArrayNode runs = node.putArray("runs");
     assessment

@@ -1,0 +1,72 @@
+package dev.ambershim.core.clocking;
+
+import dev.ambershim.core.runlog.BatchMeans;
+import dev.ambershim.core.runlog.Figure;
+import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runlog.RunAnalysis;
+import dev.ambershim.core.runlog.RunLog;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/**
+ * A run as a rung of the clock ladder: at the clock it held, passed if it settled, throttled if the
+ * chip lowered its clock for more than a hundredth of the load, else stopped before it told.
+ * Whether it was too hot is the ladder's to judge; that a result was wrong is not in a log.
+ */
+public final class RunRung {
+  private static final double THROTTLED_SHARE = 0.01;
+  private static final double NEARLY = 0.98;
+
+  private RunRung() {}
+
+  /** The rung of a run; empty if its log tells no clock. */
+  public static Optional<Rung> of(RunLog log, RunAnalysis run) {
+    double load = run.loadToSeconds() - run.loadFromSeconds();
+    boolean throttled = run.throttledSeconds() > THROTTLED_SHARE * load;
+    double clock = throttled ? highest(log, run) : run.clockMegahertz();
+    if (!(clock >= 100 && clock <= 12_000)) {
+      return Optional.empty();
+    }
+    Outcome outcome =
+        throttled ? Outcome.THROTTLED : run.unfit().isPresent() ? Outcome.STOPPED : Outcome.PASSED;
+    BatchMeans hottest = run.figures().get(Figure.HOTTEST);
+    BatchMeans rise = hottest == null ? run.figures().get(Figure.RISE) : hottest;
+    return Optional.of(
+        new Rung(
+            Math.rint(clock),
+            within(run.conditions().voltageVolts(), 0.3, 2.5),
+            outcome,
+            run.unfit().orElse(""),
+            within(run.hottestCoreCelsius(), -60, 150),
+            within(run.roomCelsius(), -40, 60),
+            within(run.powerWatts(), 0.5, 2000),
+            load / 60,
+            run.fileName(),
+            rise == null ? null : rise.standardError()));
+  }
+
+  /** The clock before it was lowered: nearly the highest of the load. */
+  private static double highest(RunLog log, RunAnalysis run) {
+    return log.with(Role.CLOCK).stream()
+        .findFirst()
+        .map(
+            c -> {
+              double[] held =
+                  IntStream.range(0, log.size())
+                      .filter(
+                          i ->
+                              log.seconds()[i] >= run.loadFromSeconds()
+                                  && log.seconds()[i] <= run.loadToSeconds())
+                      .mapToDouble(i -> c.values()[i])
+                      .filter(v -> !Double.isNaN(v))
+                      .sorted()
+                      .toArray();
+              return held.length == 0 ? Double.NaN : held[(int) (NEARLY * (held.length - 1))];
+            })
+        .orElse(Double.NaN);
+  }
+
+  private static Double within(double value, double low, double high) {
+    return value >= low && value <= high ? value : null;
+  }
+}

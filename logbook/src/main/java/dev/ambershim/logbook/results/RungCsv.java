@@ -1,0 +1,183 @@
+package dev.ambershim.logbook.results;
+
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import dev.ambershim.core.clocking.Outcome;
+import dev.ambershim.core.clocking.Rung;
+import dev.ambershim.core.job.RungEntry;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Rungs of a clock ladder as CSV, a line a rung; see docs/formats.md. */
+public final class RungCsv {
+  private static final List<String> HEADER =
+      List.of(
+          "side",
+          "clock_MHz",
+          "voltage_V",
+          "outcome",
+          "how",
+          "hottest_C",
+          "room_C",
+          "power_W",
+          "minutes");
+
+  private RungCsv() {}
+
+  /** Rungs as text. */
+  public static String write(List<RungEntry> rungs) {
+    StringWriter out = new StringWriter();
+    try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+      csv.writeRecord(HEADER);
+      for (RungEntry entry : rungs) {
+        Rung r = entry.rung();
+        csv.writeRecord(
+            entry.side().words(),
+            plain(r.clockMegahertz()),
+            plain(r.voltageVolts()),
+            r.outcome().words(),
+            r.how(),
+            plain(r.hottestCelsius()),
+            plain(r.roomCelsius()),
+            plain(r.watts()),
+            plain(r.minutes()));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return out.toString();
+  }
+
+  private static String plain(Double value) {
+    if (value == null) {
+      return "";
+    }
+    return value == Math.rint(value) ? String.valueOf(value.longValue()) : value.toString();
+  }
+
+  /**
+   * Reads rungs. Columns may stand in any order, apart by comma, semicolon or tab; only clock and
+   * outcome must be there; without a side a rung is of before the work.
+   *
+   * @throws Problem {@code rungs.…}, naming file, line and column
+   */
+  public static List<RungEntry> read(String fileName, String text) {
+    String clean = text.startsWith("\uFEFF") ? text.substring(1) : text;
+    String head = clean.lines().findFirst().orElse("");
+    char mark = head.indexOf(';') >= 0 ? ';' : head.indexOf('\t') >= 0 ? '\t' : ',';
+    List<RungEntry> rungs = new ArrayList<>();
+    try (Stream<NamedCsvRecord> lines =
+        CsvReader.builder()
+            .fieldSeparator(mark)
+            .allowExtraFields(true)
+            .allowMissingFields(true)
+            .ofNamedCsvRecord(clean)
+            .stream()) {
+      lines.forEach(line -> rungs.add(rung(fileName, line)));
+    } catch (CsvParseException | IllegalArgumentException e) {
+      throw problem(fileName, 1, "The file is no table: " + e.getMessage());
+    }
+    if (rungs.isEmpty()) {
+      throw problem(fileName, 1, "There is no rung in it.");
+    }
+    return rungs;
+  }
+
+  private static Problem problem(String file, long line, String what) {
+    return new Problem(
+        "rungs.table",
+        Place.line(file, (int) line),
+        what,
+        "Give a header line such as " + String.join(",", HEADER) + ", and a line a rung.");
+  }
+
+  private static RungEntry rung(String file, NamedCsvRecord line) {
+    long at = line.getStartingLineNumber();
+    String clock = cell(line, "clock_MHz");
+    if (clock.isEmpty()) {
+      throw problem(file, at, "The rung has no clock_MHz.");
+    }
+    try {
+      return new RungEntry(
+          side(file, at, cell(line, "side")),
+          new Rung(
+              figure(file, at, "clock_MHz", clock),
+              figure(file, at, "voltage_V", cell(line, "voltage_V")),
+              outcome(file, at, cell(line, "outcome")),
+              cell(line, "how"),
+              figure(file, at, "hottest_C", cell(line, "hottest_C")),
+              figure(file, at, "room_C", cell(line, "room_C")),
+              figure(file, at, "power_W", cell(line, "power_W")),
+              figure(file, at, "minutes", cell(line, "minutes")),
+              "",
+              null));
+    } catch (Problem p) {
+      if (p.key().startsWith("rung.")) {
+        throw new Problem(p.key(), Place.line(file, (int) at), p.what(), p.remedy(), p);
+      }
+      throw p;
+    }
+  }
+
+  private static String cell(NamedCsvRecord line, String name) {
+    return line.getHeader().stream()
+        .filter(h -> h.strip().equalsIgnoreCase(name))
+        .findFirst()
+        .flatMap(line::findField)
+        .map(String::strip)
+        .orElse("");
+  }
+
+  private static Double figure(String file, long line, String name, String text) {
+    if (text.isEmpty()) {
+      return null;
+    }
+    try {
+      return Double.valueOf(text.replace(',', '.'));
+    } catch (NumberFormatException e) {
+      throw problem(file, line, "\"" + text + "\" under " + name + " is no figure.");
+    }
+  }
+
+  private static Side side(String file, long line, String text) {
+    if (text.isEmpty()) {
+      return Side.BEFORE;
+    }
+    return Arrays.stream(Side.values())
+        .filter(s -> s.words().equals(text.toLowerCase(Locale.ROOT)))
+        .findFirst()
+        .orElseThrow(
+            () -> problem(file, line, "\"" + text + "\" is no side; say before or after."));
+  }
+
+  private static Outcome outcome(String file, long line, String text) {
+    return Arrays.stream(Outcome.values())
+        .filter(o -> o.words().equals(text.toLowerCase(Locale.ROOT).replace('_', ' ')))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                problem(
+                    file,
+                    line,
+                    "\""
+                        + text
+                        + "\" is no outcome; say "
+                        + Arrays.stream(Outcome.values())
+                            .map(Outcome::words)
+                            .collect(Collectors.joining(", "))
+                        + "."));
+  }
+}
