@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
@@ -40,8 +41,9 @@ class ClimbTest extends DesktopTest {
           sides.setValue(side);
           ways.setValue(ended);
           ((TextInputControl) node("rung-hottest")).setText(hottest);
+          ((TextInputControl) node("rung-clock")).setText(clock);
+          ((Button) node("add-rung")).fire();
         });
-    fill("rung-clock", clock);
     told();
   }
 
@@ -57,14 +59,22 @@ class ClimbTest extends DesktopTest {
     press(KeyCode.CONTROL, KeyCode.G);
     assertThat(stage.getScene().getFocusOwner().getId()).isEqualTo("rung-clock");
     assertThat(text("prove-ladder-answer")).startsWith("No rung yet");
-    fill("rung-room", "22");
+    onFx(() -> ((TextInputControl) node("rung-room")).setText("22"));
     write("before", "4700", "passed", "84");
     assertThat(text("prove-ladder-answer"))
         .isEqualTo("It holds 4700 MHz or more under 90.0 °C in a room of 22.0 °C.");
     write("before", "4800", "too hot", "93");
     write("after", "4700", "passed", "70");
     write("after", "5000", "passed", "84");
-    write("after", "5100", "failed: froze", "");
+    // The last one by keyboard: Enter in the box for the clock keeps it.
+    onFx(
+        () -> {
+          @SuppressWarnings("unchecked")
+          ComboBox<String> ways = (ComboBox<String>) node("rung-ended");
+          ways.setValue("failed: froze");
+        });
+    fill("rung-clock", "5100");
+    told();
     assertThat(text("prove-ladder-answer"))
         .endsWith("in a room of 22.0 °C: 300 MHz more (222 to 378).");
     assertThat(words())
