@@ -1,6 +1,7 @@
 package dev.ambershim.cli;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.bench.ChartBench;
 import dev.ambershim.bench.ImportBench;
 import dev.ambershim.bench.Jmh;
 import dev.ambershim.bench.SolverBench;
@@ -25,7 +26,8 @@ final class BenchCommand implements Callable<Integer> {
   enum Subject {
     START,
     SOLVER,
-    IMPORT;
+    IMPORT,
+    CHART;
 
     @Override
     public String toString() {
@@ -56,6 +58,7 @@ final class BenchCommand implements Callable<Integer> {
           case START -> start(node);
           case SOLVER -> solver(node);
           case IMPORT -> imports(node);
+          case CHART -> chart(node);
         };
     PrintWriter out = spec.commandLine().getOut();
     out.println(json ? Json.pretty(node) : words);
@@ -93,6 +96,25 @@ final class BenchCommand implements Callable<Integer> {
         result.importSeconds(),
         result.tokeniseSeconds(),
         result.heapRatio());
+  }
+
+  private static String chart(ObjectNode node) {
+    ChartBench.Result result = ChartBench.run();
+    node.put("framesPerSecond", result.framesPerSecond());
+    node.put("panFramesPerSecond", result.panFramesPerSecond());
+    node.put("zoomFramesPerSecond", result.zoomFramesPerSecond());
+    node.put("frameMillisecondsP95", result.frameMillisecondsP95());
+    node.put("samples", result.samples());
+    node.put("readySeconds", result.readySeconds());
+    return String.format(
+        Locale.ROOT,
+        "%d samples on one chart: %.1f frames a second moving, %.1f zooming; 95 of 100 frames within"
+            + " %.0f ms.%nMade ready in %.2f s, off the JavaFX thread.",
+        result.samples(),
+        result.panFramesPerSecond(),
+        result.zoomFramesPerSecond(),
+        result.frameMillisecondsP95(),
+        result.readySeconds());
   }
 
   private static String solver(ObjectNode node) {

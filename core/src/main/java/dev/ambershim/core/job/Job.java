@@ -9,6 +9,7 @@ import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.forecast.Terms;
 import dev.ambershim.core.runlog.Judging;
+import dev.ambershim.core.runlog.RunMark;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -27,6 +28,7 @@ import java.util.List;
  * @param runs the logs, in the order they came
  * @param rungs tries of the clock that were written down by hand
  * @param ladder what the clock is tried under
+ * @param marks times in the runs that were marked on a chart
  * @param readings settled states that were read by hand before the work
  * @param terms prices, ways of working and odds
  * @param ruinedAt the step at which the chip was lost, or null
@@ -44,6 +46,7 @@ public record Job(
     List<RunEntry> runs,
     List<RungEntry> rungs,
     LadderTerms ladder,
+    List<RunMark> marks,
     List<Reading> readings,
     Terms terms,
     Step ruinedAt) {
@@ -53,6 +56,7 @@ public record Job(
     runs = List.copyOf(runs);
     rungs = rungs == null ? List.of() : List.copyOf(rungs);
     ladder = ladder == null ? LadderTerms.USUAL : ladder;
+    marks = marks == null ? List.of() : List.copyOf(marks);
     readings = readings == null ? List.of() : List.copyOf(readings);
     terms = terms == null ? Terms.USUAL : terms;
   }
@@ -72,6 +76,7 @@ public record Job(
         List.of(),
         List.of(),
         LadderTerms.USUAL,
+        List.of(),
         List.of(),
         Terms.USUAL,
         null);
@@ -123,6 +128,11 @@ public record Job(
     List<RungEntry> all = new ArrayList<>(rungs);
     all.remove(index);
     return withRungs(all);
+  }
+
+  /** The same job with other marks. */
+  public Job withMarks(List<RunMark> other) {
+    return with("marks", other);
   }
 
   /** The same job with its ladder climbed under other terms. */

@@ -39,6 +39,32 @@ public sealed interface Mark {
   /** A line through many points; the arrays are shared and not to be written. */
   record Trace(double[] xs, double[] ys, Tone tone, double width) implements Mark {}
 
+  /**
+   * What lies between an upper and a lower line, filled: a line so dense that its strokes would
+   * cover it all. The arrays are shared and not to be written.
+   */
+  record Band(double[] xs, double[] tops, double[] bottoms, Tone tone) implements Mark {
+    /** Its outline, there along the upper line and back along the lower. */
+    public double[] outlineXs() {
+      double[] all = new double[2 * xs.length];
+      for (int i = 0; i < xs.length; i++) {
+        all[i] = xs[i];
+        all[all.length - 1 - i] = xs[i];
+      }
+      return all;
+    }
+
+    /** The outline's heights. */
+    public double[] outlineYs() {
+      double[] all = new double[2 * xs.length];
+      for (int i = 0; i < xs.length; i++) {
+        all[i] = tops[i];
+        all[all.length - 1 - i] = bottoms[i];
+      }
+      return all;
+    }
+  }
+
   /** A line of text; {@code y} is its base line. */
   record Words(
       double x, double y, String text, Tone tone, double size, Anchor anchor, boolean strong)

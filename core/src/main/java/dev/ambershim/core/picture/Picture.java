@@ -41,6 +41,10 @@ public record Picture(double width, double height, List<Mark> marks, String desc
       marks.add(new Mark.Trace(xs, ys, tone, width));
     }
 
+    void band(double[] xs, double[] tops, double[] bottoms, Tone tone) {
+      marks.add(new Mark.Band(xs, tops, bottoms, tone));
+    }
+
     void words(double x, double y, String text, Tone tone, double size, Mark.Anchor anchor) {
       marks.add(new Mark.Words(x, y, text, tone, size, anchor, false));
     }

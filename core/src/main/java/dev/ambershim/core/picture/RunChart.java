@@ -6,7 +6,7 @@ import dev.ambershim.core.picture.Mark.Anchor;
 import dev.ambershim.core.picture.Picture.Pen;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
-import dev.ambershim.core.runlog.RunSeries;
+import dev.ambershim.core.runlog.RunMark;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -20,6 +20,12 @@ import java.util.List;
 public final class RunChart {
   /** Width of the steps across that lines are thinned to; finer ones cannot be seen. */
   private static final double STEP = 1.5;
+
+  /** Up to so many samples a step a line is drawn through them; more would cover the step. */
+  private static final int FEW = 6;
+
+  /** Width of a line. */
+  private static final double THIN = 1.2;
 
   private static final double LEFT = 46;
   private static final double RIGHT = 130;
@@ -36,45 +42,107 @@ public final class RunChart {
 
   private RunChart() {}
 
-  /** Draws runs into a given size. */
+  /** Draws runs under load into a given size. */
   public static Picture of(List<Line> lines, Notation notation, double width, double height) {
+    ChartData data = ChartData.of(lines);
+    return of(data, data.load(), List.of(), notation, width, height);
+  }
+
+  /**
+   * Draws a stretch of runs into a given size.
+   *
+   * @param span what is in sight
+   * @param marks places that are marked
+   */
+  public static Picture of(
+      ChartData data,
+      Span span,
+      List<RunMark> marks,
+      Notation notation,
+      double width,
+      double height) {
     Pen pen = new Pen();
-    boolean rise =
-        !lines.isEmpty() && lines.stream().allMatch(l -> RunSeries.hasRoom(l.log(), l.analysis()));
-    Unit unit = rise ? Unit.KELVIN : Unit.CELSIUS;
-    List<double[]> xs = new ArrayList<>();
-    List<double[]> ys = new ArrayList<>();
-    double longest = 60;
+    Unit unit = data.unit();
+    Axes axes = axes(data, span, width, height);
+    axes.draw(pen, notation, unit, data.rise());
+    int count = data.series().size();
+    for (int i = 0; i < count; i++) {
+      band(pen, axes, data.series().get(i).line(), i, count);
+    }
+    for (ChartData.Series s : data.series()) {
+      thinned(pen, axes, s);
+    }
+    List<Line> lines = data.series().stream().map(ChartData.Series::line).toList();
+    labels(pen, axes, lines, data.rise(), notation, unit);
+    for (int i = 0; i < marks.size(); i++) {
+      double x = axes.x(marks.get(i).minutes());
+      if (x >= axes.left() && x <= axes.right()) {
+        pen.dashed(x, TOP - 2, x, axes.bottom(), Tone.AMBER, 1.5);
+        pen.strong(x + 3, TOP + 8, RunMark.letter(i), Tone.AMBER, 12, Anchor.START);
+      }
+    }
+    return pen.picture(width, height, describe(data, marks, lines, notation));
+  }
+
+  /** The reading line at a time with what each run shows there, to lie over the chart. */
+  public static Picture reading(
+      ChartData data, Span span, double minute, Notation notation, double width, double height) {
+    Pen pen = new Pen();
+    Axes axes = axes(data, span, width, height);
+    double x = axes.x(minute);
+    if (x >= axes.left() && x <= axes.right()) {
+      pen.line(x, TOP, x, axes.bottom(), Tone.QUIET, 1);
+      boolean left = x > (axes.left() + axes.right()) / 2;
+      double last = Double.NEGATIVE_INFINITY;
+      List<ChartData.Reading> readings = new ArrayList<>(data.at(minute));
+      readings.sort((a, b) -> Double.compare(b.value(), a.value()));
+      for (ChartData.Reading r : readings) {
+        Tone tone = r.line().after() ? Tone.AFTER : Tone.BEFORE;
+        double y = axes.y(r.value());
+        double at = Math.max(y - 6, last + 16);
+        last = at;
+        String words = notation.text(r.value(), data.unit());
+        double from = left ? x - 8 - 7.2 * words.length() : x + 6;
+        pen.box(x - 3, y - 3, 6, 6, tone, "");
+        pen.box(from - 3, at - 12, 7.2 * words.length() + 6, 16, Tone.PANEL, "");
+        pen.strong(left ? x - 8 : x + 6, at, words, tone, 13, left ? Anchor.END : Anchor.START);
+      }
+      pen.words(
+          x,
+          axes.bottom() - 4,
+          axes.time(minute, notation),
+          Tone.INK,
+          11,
+          left ? Anchor.END : Anchor.START);
+    }
+    return pen.picture(width, height, data.words(minute, notation));
+  }
+
+  /** The time at a place across a chart, minutes under load. */
+  public static double minuteAt(Span span, double width, double x) {
+    return span.fromMinutes() + (x - LEFT) / (width - RIGHT - LEFT) * span.minutes();
+  }
+
+  /** The time that a distance across a chart stands for. */
+  public static double minutesOf(Span span, double width, double distance) {
+    return distance / (width - RIGHT - LEFT) * span.minutes();
+  }
+
+  private static Axes axes(ChartData data, Span span, double width, double height) {
     double low = Double.POSITIVE_INFINITY;
     double high = Double.NEGATIVE_INFINITY;
-    for (Line line : lines) {
-      double[] t = RunSeries.secondsUnderLoad(line.log(), line.analysis());
-      double[] y = RunSeries.underLoad(line.log(), line.analysis(), rise);
-      xs.add(t);
-      ys.add(y);
-      longest = Math.max(longest, t.length == 0 ? 0 : t[t.length - 1]);
-      for (double v : y) {
-        if (!Double.isNaN(v)) {
-          low = Math.min(low, v);
-          high = Math.max(high, v);
-        }
-      }
+    double[] found = new double[2];
+    for (ChartData.Series s : data.series()) {
+      s.extremes().over(s.first(span.fromMinutes()), s.first(Math.nextUp(span.toMinutes())), found);
+      low = Math.min(low, found[0]);
+      high = Math.max(high, found[1]);
     }
     if (!(low <= high)) {
       low = 0;
       high = 10;
     }
-    double margin = Math.max(1, (high - low) * 0.06);
-    Axes axes = new Axes(width, height, longest / 60, low - margin, high + margin);
-    axes.draw(pen, notation, unit, rise);
-    for (int i = 0; i < lines.size(); i++) {
-      band(pen, axes, lines.get(i), i, lines.size());
-    }
-    for (int i = 0; i < lines.size(); i++) {
-      thinned(pen, axes, xs.get(i), ys.get(i), lines.get(i).after() ? Tone.AFTER : Tone.BEFORE);
-    }
-    labels(pen, axes, lines, rise, notation, unit);
-    return pen.picture(width, height, describe(lines, rise, notation, unit));
+    double margin = Math.max(0.5, (high - low) * 0.06);
+    return new Axes(width, height, span, low - margin, high + margin);
   }
 
   private static void band(Pen pen, Axes axes, Line line, int index, int count) {
@@ -82,46 +150,88 @@ public final class RunChart {
     if (a.settledSamples() == 0) {
       return;
     }
-    double from = axes.x((a.settledFromSeconds() - a.loadFromSeconds()) / 60);
-    double to = axes.x((a.settledToSeconds() - a.loadFromSeconds()) / 60);
+    double begin = axes.x((a.settledFromSeconds() - a.loadFromSeconds()) / 60);
+    double end = axes.x((a.settledToSeconds() - a.loadFromSeconds()) / 60);
+    double from = Math.max(begin, axes.left());
+    double to = Math.min(end, axes.right());
+    if (from >= to) {
+      return;
+    }
     // Bands stack along the foot, so that those of several runs do not hide each other.
     double each = Math.min(8, 40.0 / count);
     double y = axes.bottom() - each * (count - index);
     Tone tone = line.after() ? Tone.AFTER : Tone.BEFORE;
     pen.box(from, y, to - from, each - 1, line.after() ? Tone.AFTER_BAND : Tone.BEFORE_BAND, "");
-    pen.line(from, y, from, y + each - 1, tone, 1.5);
-    pen.line(to, y, to, y + each - 1, tone, 1.5);
+    if (from == begin) {
+      pen.line(from, y, from, y + each - 1, tone, 1.5);
+    }
+    if (to == end) {
+      pen.line(to, y, to, y + each - 1, tone, 1.5);
+    }
   }
 
-  private static void thinned(Pen pen, Axes axes, double[] t, double[] y, Tone tone) {
-    int buckets = (int) Math.max(1, (axes.right() - axes.left()) / STEP) + 1;
-    double[] px = new double[2 * buckets];
-    double[] py = new double[2 * buckets];
+  private static void thinned(Pen pen, Axes axes, ChartData.Series s) {
+    Tone tone = s.line().after() ? Tone.AFTER : Tone.BEFORE;
+    int buckets = (int) Math.max(1, (axes.right() - axes.left()) / STEP);
+    int from = s.first(axes.span().fromMinutes());
+    int to = s.first(Math.nextUp(axes.span().toMinutes()));
+    if (to - from <= FEW * buckets) {
+      everySample(pen, axes, s, from, to, tone);
+      return;
+    }
+    double[] px = new double[buckets];
+    double[] tops = new double[buckets];
+    double[] bottoms = new double[buckets];
+    double[] found = new double[2];
+    double each = axes.span().minutes() / buckets;
     int n = 0;
-    int i = 0;
-    while (i < t.length) {
-      int bucket = (int) ((axes.x(t[i] / 60) - axes.left()) / STEP);
-      int lowest = -1;
-      int highest = -1;
-      while (i < t.length && (int) ((axes.x(t[i] / 60) - axes.left()) / STEP) == bucket) {
-        if (!Double.isNaN(y[i])) {
-          lowest = lowest < 0 || y[i] < y[lowest] ? i : lowest;
-          highest = highest < 0 || y[i] > y[highest] ? i : highest;
-        }
-        i++;
-      }
-      if (lowest >= 0 && n + 2 <= px.length) {
-        int a = Math.min(lowest, highest);
-        int b = Math.max(lowest, highest);
-        px[n] = axes.x(t[a] / 60);
-        py[n++] = axes.y(y[a]);
-        if (b != a) {
-          px[n] = axes.x(t[b] / 60);
-          py[n++] = axes.y(y[b]);
-        }
+    int start = from;
+    for (int b = 0; b < buckets; b++) {
+      int end = b == buckets - 1 ? to : s.first(axes.span().fromMinutes() + (b + 1) * each);
+      s.extremes().over(start, end, found);
+      start = end;
+      if (found[0] <= found[1]) {
+        px[n] = axes.left() + (b + 0.5) * STEP;
+        tops[n] = axes.y(found[1]) - THIN / 2;
+        bottoms[n++] = axes.y(found[0]) + THIN / 2;
       }
     }
-    pen.trace(Arrays.copyOf(px, n), Arrays.copyOf(py, n), tone, 1.2);
+    pen.band(Arrays.copyOf(px, n), Arrays.copyOf(tops, n), Arrays.copyOf(bottoms, n), tone);
+  }
+
+  /** Few samples: each is drawn, and the line is cut where the axes end. */
+  private static void everySample(
+      Pen pen, Axes axes, ChartData.Series s, int from, int to, Tone tone) {
+    double[] px = new double[to - from + 2];
+    double[] py = new double[to - from + 2];
+    int n = 0;
+    n = edge(axes, s, from, axes.span().fromMinutes(), px, py, n);
+    for (int i = from; i < to; i++) {
+      if (!Double.isNaN(s.values()[i])) {
+        px[n] = axes.x(s.minutes()[i]);
+        py[n++] = axes.y(s.values()[i]);
+      }
+    }
+    n = edge(axes, s, to, axes.span().toMinutes(), px, py, n);
+    pen.trace(Arrays.copyOf(px, n), Arrays.copyOf(py, n), tone, THIN);
+  }
+
+  /** Where the line between the samples about an index crosses an end of the axes. */
+  private static int edge(
+      Axes axes, ChartData.Series s, int index, double minute, double[] px, double[] py, int n) {
+    if (index <= 0 || index >= s.minutes().length) {
+      return n;
+    }
+    double gap = s.minutes()[index] - s.minutes()[index - 1];
+    double share = gap > 0 ? (minute - s.minutes()[index - 1]) / gap : 0;
+    double value = s.values()[index - 1] + share * (s.values()[index] - s.values()[index - 1]);
+    double y = axes.y(value);
+    if (Double.isNaN(value) || y < TOP || y > axes.bottom()) {
+      return n;
+    }
+    px[n] = axes.x(minute);
+    py[n] = y;
+    return n + 1;
   }
 
   private static void labels(
@@ -135,9 +245,10 @@ public final class RunChart {
         continue;
       }
       Tone tone = line.after() ? Tone.AFTER : Tone.BEFORE;
-      double y = Math.max(axes.y(mean) + 4, last + 30);
+      double there = Math.max(TOP, Math.min(axes.bottom(), axes.y(mean)));
+      double y = Math.max(there + 4, last + 30);
       last = y;
-      pen.dashed(axes.right(), axes.y(mean), axes.right() + 8, y - 4, tone, 1.5);
+      pen.dashed(axes.right(), there, axes.right() + 8, y - 4, tone, 1.5);
       pen.strong(axes.right() + 12, y, notation.text(mean, unit), tone, 14, Anchor.START);
       pen.words(axes.right() + 12, y + 13, line.name(), tone, 11, Anchor.START);
     }
@@ -147,22 +258,37 @@ public final class RunChart {
     return rise ? line.analysis().riseKelvin() : line.analysis().meanCoreCelsius();
   }
 
-  private static String describe(List<Line> lines, boolean rise, Notation notation, Unit unit) {
-    StringBuilder words = new StringBuilder(rise ? "Rise over room air" : "Core temperature");
+  private static String describe(
+      ChartData data, List<RunMark> marks, List<Line> lines, Notation notation) {
+    StringBuilder words =
+        new StringBuilder(data.rise() ? "Rise over room air" : "Core temperature");
     words.append(" against time under load.");
     for (Line line : lines) {
       words
           .append(' ')
           .append(line.name())
           .append(": settled at ")
-          .append(notation.text(mean(line, rise), unit))
+          .append(notation.text(mean(line, data.rise()), data.unit()))
+          .append('.');
+    }
+    for (int i = 0; i < marks.size(); i++) {
+      words
+          .append(" Mark ")
+          .append(RunMark.letter(i))
+          .append(" at ")
+          .append(data.words(marks.get(i).minutes(), notation))
           .append('.');
     }
     return words.toString();
   }
 
   /** Maps minutes and kelvin to the picture. */
-  private record Axes(double width, double height, double minutes, double low, double high) {
+  private record Axes(double width, double height, Span span, double low, double high) {
+    /** Under this a chart counts in seconds, over the other in hours. */
+    private static final double SECONDS_UNDER = 3;
+
+    private static final double HOURS_OVER = 360;
+
     double left() {
       return LEFT;
     }
@@ -176,11 +302,25 @@ public final class RunChart {
     }
 
     double x(double minute) {
-      return LEFT + minute / minutes * (right() - LEFT);
+      return LEFT + (minute - span.fromMinutes()) / span.minutes() * (right() - LEFT);
     }
 
     double y(double value) {
       return bottom() - (value - low) / (high - low) * (bottom() - TOP);
+    }
+
+    private double timeScale() {
+      return span.minutes() < SECONDS_UNDER ? 60 : span.minutes() > HOURS_OVER ? 1 / 60.0 : 1;
+    }
+
+    private String timeWords() {
+      return span.minutes() < SECONDS_UNDER
+          ? "seconds"
+          : span.minutes() > HOURS_OVER ? "hours" : "minutes";
+    }
+
+    String time(double minute, Notation notation) {
+      return notation.fixed(minute * timeScale(), 2) + " " + timeWords();
     }
 
     void draw(Pen pen, Notation notation, Unit unit, boolean rise) {
@@ -199,9 +339,10 @@ public final class RunChart {
             11,
             Anchor.END);
       }
-      Ticks across = Ticks.between(0, minutes, 9);
+      double scale = timeScale();
+      Ticks across = Ticks.between(span.fromMinutes() * scale, span.toMinutes() * scale, 9);
       for (int i = 0; i < across.count(); i++) {
-        double x = x(across.at(i));
+        double x = x(across.at(i) / scale);
         pen.line(x, bottom(), x, bottom() + 4, Tone.QUIET, 1);
         pen.words(
             x,
@@ -217,7 +358,9 @@ public final class RunChart {
           height - 4,
           (rise ? "Rise over room air, mean of the cores, in " : "Mean of the cores, in ")
               + notation.symbol(unit)
-              + ", against minutes under load. Bars at the foot: settled parts.",
+              + ", against "
+              + timeWords()
+              + " under load. Bars at the foot: settled parts.",
           Tone.QUIET,
           11,
           Anchor.START);

@@ -2,7 +2,7 @@ package dev.ambershim.core.runlog;
 
 import java.util.List;
 
-/** A run's mean of the cores under load, as charts and exports need it. */
+/** A run's mean of the cores, as charts and exports need it. */
 public final class RunSeries {
   private RunSeries() {}
 
@@ -11,47 +11,30 @@ public final class RunSeries {
     return !log.with(Role.ROOM).isEmpty() || analysis.hasRoom();
   }
 
-  /** Seconds since the load began, of the samples under load. */
-  public static double[] secondsUnderLoad(RunLog log, RunAnalysis analysis) {
-    int from = first(log, analysis.loadFromSeconds());
-    int to = first(log, Math.nextUp(analysis.loadToSeconds()));
-    double[] result = new double[to - from];
-    for (int i = from; i < to; i++) {
-      result[i - from] = log.seconds()[i] - log.seconds()[from];
+  /** Minutes since the load began, of every sample; below zero before it. */
+  public static double[] minutes(RunLog log, RunAnalysis analysis) {
+    double[] result = new double[log.size()];
+    for (int i = 0; i < result.length; i++) {
+      result[i] = (log.seconds()[i] - analysis.loadFromSeconds()) / 60;
     }
     return result;
   }
 
-  /** Mean of the cores in °C, or their rise over room air in K, of the samples under load. */
-  public static double[] underLoad(RunLog log, RunAnalysis analysis, boolean rise) {
-    int from = first(log, analysis.loadFromSeconds());
-    int to = first(log, Math.nextUp(analysis.loadToSeconds()));
+  /** Mean of the cores in °C, or their rise over room air in K, of every sample. */
+  public static double[] values(RunLog log, RunAnalysis analysis, boolean rise) {
     List<Channel> named = log.with(Role.CORE);
     List<Channel> cores = named.isEmpty() ? log.with(Role.PACKAGE) : named;
     List<Channel> room = log.with(Role.ROOM);
-    double[] result = new double[to - from];
-    for (int i = from; i < to; i++) {
-      double sum = 0;
-      for (Channel c : cores) {
-        sum += c.values()[i];
+    double[] result = new double[log.size()];
+    for (Channel c : cores) {
+      for (int i = 0; i < result.length; i++) {
+        result[i] += c.values()[i];
       }
+    }
+    for (int i = 0; i < result.length; i++) {
       double air = !rise ? 0 : room.isEmpty() ? analysis.roomCelsius() : room.get(0).values()[i];
-      result[i - from] = sum / cores.size() - air;
+      result[i] = result[i] / cores.size() - air;
     }
     return result;
-  }
-
-  private static int first(RunLog log, double seconds) {
-    int low = 0;
-    int high = log.size();
-    while (low < high) {
-      int middle = (low + high) >>> 1;
-      if (log.seconds()[middle] < seconds) {
-        low = middle + 1;
-      } else {
-        high = middle;
-      }
-    }
-    return low;
   }
 }

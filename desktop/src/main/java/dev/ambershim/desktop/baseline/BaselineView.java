@@ -40,7 +40,7 @@ public final class BaselineView implements StageView {
     this.model = model;
     this.shell = shell;
     rows = new RunRows(model, shell);
-    chart = new ChartPanel(model, "baseline-chart");
+    chart = new ChartPanel(model, shell, "baseline-chart");
     cores = new CorePanel(model, "baseline-cores");
     ladder = new LadderPanel(model, shell, false, "baseline-ladder");
     HBox foot = new HBox(10);

@@ -19,26 +19,36 @@ public final class Camera {
    * @return the thread that writes, to be waited for before the process ends
    */
   public static Thread take(Scene scene, Path target) {
-    WritableImage image = scene.snapshot(null);
+    return write(scene.snapshot(null), target);
+  }
+
+  /**
+   * Writes an image as PNG; encoding and writing are done off the JavaFX thread.
+   *
+   * @return the thread that writes
+   */
+  private static Thread write(WritableImage image, Path target) {
+    Thread writer = new Thread(writing(image, target), "camera");
+    writer.start();
+    return writer;
+  }
+
+  /** What writes an image as PNG, to be run where there is time. Call on the JavaFX thread. */
+  public static Runnable writing(WritableImage image, Path target) {
     int width = (int) image.getWidth();
     int height = (int) image.getHeight();
     int[] pixels = new int[width * height];
     image
         .getPixelReader()
         .getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
-    Thread writer =
-        new Thread(
-            () -> {
-              BufferedImage picture = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-              picture.setRGB(0, 0, width, height, pixels, 0, width);
-              try {
-                ImageIO.write(picture, "png", target.toFile());
-              } catch (IOException e) {
-                throw new UncheckedIOException(e);
-              }
-            },
-            "camera");
-    writer.start();
-    return writer;
+    return () -> {
+      BufferedImage picture = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+      picture.setRGB(0, 0, width, height, pixels, 0, width);
+      try {
+        ImageIO.write(picture, "png", target.toFile());
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    };
   }
 }

@@ -124,6 +124,17 @@ public final class PictureView extends Region {
     }
   }
 
+  /** The picture as an image, so many times as large, on the theme's panel. */
+  public WritableImage image(double scale) {
+    Canvas large = new Canvas(canvas.getWidth() * scale, canvas.getHeight() * scale);
+    GraphicsContext g = large.getGraphicsContext2D();
+    g.scale(scale, scale);
+    g.setFill((dark ? GRAPHITE : PAPER).get(Tone.PANEL));
+    g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    paint(g, picture, dark ? GRAPHITE : PAPER);
+    return large.snapshot(null, null);
+  }
+
   private void paint() {
     if (picture == null) {
       return;
@@ -131,6 +142,11 @@ public final class PictureView extends Region {
     GraphicsContext g = canvas.getGraphicsContext2D();
     g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
     Map<Tone, Color> colours = dark ? GRAPHITE : PAPER;
+    paint(g, picture, colours);
+    outline(g, colours);
+  }
+
+  private static void paint(GraphicsContext g, Picture picture, Map<Tone, Color> colours) {
     for (Mark mark : picture.marks()) {
       if (mark instanceof Mark.Box b) {
         g.setFill(colours.get(b.fill()));
@@ -147,11 +163,13 @@ public final class PictureView extends Region {
         g.setLineWidth(t.width());
         g.setLineDashes(SOLID);
         g.strokePolyline(t.xs(), t.ys(), t.xs().length);
+      } else if (mark instanceof Mark.Band b) {
+        g.setFill(colours.get(b.tone()));
+        g.fillPolygon(b.outlineXs(), b.outlineYs(), 2 * b.xs().length);
       } else if (mark instanceof Mark.Words w) {
         words(g, w, colours);
       }
     }
-    outline(g, colours);
   }
 
   private static void raster(GraphicsContext g, Mark.Raster r) {

@@ -46,7 +46,7 @@ public final class ProveView implements StageView {
     this.model = model;
     this.shell = shell;
     rows = new RunRows(model, shell);
-    chart = new ChartPanel(model, "prove-chart");
+    chart = new ChartPanel(model, shell, "prove-chart");
     cores = new CorePanel(model, "prove-cores");
     ladder = new LadderPanel(model, shell, true, "prove-ladder");
     strips.setId("prove-strips");

@@ -219,6 +219,11 @@ public final class ShellView extends StackPane {
     onStage(StageView::writeRung);
   }
 
+  /** Asks where to write a chart. */
+  public Optional<Path> pickChart() {
+    return pickTarget("Write the chart (.png, .svg or .csv)", "-chart.png", "Chart");
+  }
+
   /** Asks for a table of rungs. */
   public Optional<Path> pickRungs() {
     return picker.open("Rungs of the clock ladder", "Tables", "*.csv").stream().findFirst();

@@ -50,6 +50,11 @@ public final class Traffic {
     write("bundle", target, () -> JobBundle.write(model.logbook(), now, target));
   }
 
+  /** Writes a chart, or what else a task writes, into a file. */
+  public void writeChart(Path target, Runnable task) {
+    write("chart", target, task);
+  }
+
   /** Writes the rungs that were written down by hand. */
   public void writeRungs(Path target) {
     String text = RungCsv.write(model.jobProperty().get().rungs());

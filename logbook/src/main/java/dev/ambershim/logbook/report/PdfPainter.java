@@ -54,6 +54,16 @@ final class PdfPainter {
           page.lineTo(x + (float) t.xs()[i] * scale, top - (float) t.ys()[i] * scale);
         }
         page.stroke();
+      } else if (mark instanceof Mark.Band b && b.xs().length > 0) {
+        page.setNonStrokingColor(colour(b.tone()));
+        double[] xs = b.outlineXs();
+        double[] ys = b.outlineYs();
+        page.moveTo(x + (float) xs[0] * scale, top - (float) ys[0] * scale);
+        for (int i = 1; i < xs.length; i++) {
+          page.lineTo(x + (float) xs[i] * scale, top - (float) ys[i] * scale);
+        }
+        page.closePath();
+        page.fill();
       } else if (mark instanceof Mark.Words w) {
         words(page, w, x, top, scale, w.strong() ? bold : regular);
       }

@@ -49,6 +49,9 @@ public final class SvgPainter {
                 l.dashed() ? " stroke-dasharray=\"4 3\"" : ""));
       } else if (mark instanceof Mark.Trace t) {
         trace(out, t);
+      } else if (mark instanceof Mark.Band b) {
+        out.append("<polygon fill=\"").append(b.tone().hex(false)).append("\" points=\"");
+        points(out, b.outlineXs(), b.outlineYs());
       } else if (mark instanceof Mark.Words w) {
         words(out, w);
       }
@@ -78,8 +81,12 @@ public final class SvgPainter {
   private static void trace(StringBuilder out, Mark.Trace t) {
     out.append("<polyline fill=\"none\" stroke=\"").append(t.tone().hex(false));
     out.append(String.format(Locale.ROOT, "\" stroke-width=\"%.2f\" points=\"", t.width()));
-    for (int i = 0; i < t.xs().length; i++) {
-      out.append(String.format(Locale.ROOT, "%.1f,%.1f ", t.xs()[i], t.ys()[i]));
+    points(out, t.xs(), t.ys());
+  }
+
+  private static void points(StringBuilder out, double[] xs, double[] ys) {
+    for (int i = 0; i < xs.length; i++) {
+      out.append(String.format(Locale.ROOT, "%.1f,%.1f ", xs[i], ys[i]));
     }
     out.append("\"/>");
   }
