@@ -24,9 +24,9 @@ import dev.ambershim.logbook.store.Json;
 import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
 import dev.ambershim.sensors.SteadyLoad;
-import dev.ambershim.sensors.kernel.KernelSource;
 import dev.ambershim.sensors.live.ConductedRun;
 import dev.ambershim.sensors.live.GrowingLog;
+import dev.ambershim.sensors.machine.MachineSource;
 import dev.ambershim.sensors.rig.ConductionRig;
 import dev.ambershim.sensors.rig.Fault;
 import dev.ambershim.sensors.rig.RigSetup;
@@ -95,6 +95,24 @@ final class RecordCommand implements Callable<Integer> {
       description = "Stop when anything reaches this (default: 95 °C).")
   Double stop;
 
+  @Option(names = "--clock", paramLabel = "MHZ", description = "Core clock, as you fixed it.")
+  Double clock;
+
+  @Option(names = "--volts", paramLabel = "V", description = "Core voltage, as you fixed it.")
+  Double volts;
+
+  @Option(names = "--fan", paramLabel = "RPM", description = "Fan, as you fixed it.")
+  Double fan;
+
+  @Option(names = "--pump", paramLabel = "RPM", description = "Pump, as you fixed it.")
+  Double pump;
+
+  @Option(
+      names = "--room",
+      paramLabel = "C",
+      description = "Room at the intake, if no sensor tells it.")
+  Double room;
+
   @Option(
       names = "--fault",
       paramLabel = "FAULT=SIZE",
@@ -132,6 +150,7 @@ final class RecordCommand implements Callable<Integer> {
     if (stop != null) {
       conducted = conducted.stoppingAt(stop);
     }
+    conducted = conducted.with(new Protocol.Settings(clock, volts, fan, pump));
     Path whole = stem.toAbsolutePath();
     try (Source source = source();
         Load load = load(source)) {
@@ -177,7 +196,7 @@ final class RecordCommand implements Callable<Integer> {
       }
       return new ConductionRig(setup);
     }
-    return from.sensors ? new KernelSource(root) : new GrowingLog(from.follow, false, 30_000);
+    return from.sensors ? MachineSource.of(root) : new GrowingLog(from.follow, false, 30_000);
   }
 
   private static Fault fault(String name) {
@@ -248,8 +267,9 @@ final class RecordCommand implements Callable<Integer> {
 
   private void judge(Path file, PrintWriter out, ArrayNode runs) {
     RunLog log = LogReader.read(file.toString(), LogFiles.read(file));
-    RunAnalysis analysis = RunAnalyser.analyse(log, OptionalDouble.empty());
-    Optional<StepResponse> step = RunAnalyser.step(log, OptionalDouble.empty());
+    OptionalDouble typed = room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
+    RunAnalysis analysis = RunAnalyser.analyse(log, typed);
+    Optional<StepResponse> step = RunAnalyser.step(log, typed);
     ObjectNode one = ResultJson.of(log, analysis);
     step.ifPresent(s -> one.set("step", ResultJson.of(s)));
     runs.add(one);

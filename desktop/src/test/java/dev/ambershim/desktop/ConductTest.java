@@ -1,6 +1,7 @@
 package dev.ambershim.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
@@ -13,6 +14,7 @@ import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -92,21 +94,48 @@ class ConductTest extends DesktopTest {
   @Test
   void aGrowingLogIsFollowed() throws IOException {
     Path log = folder.resolve("growing.csv");
-    Files.writeString(log, "time,core 0,room\n0,40.5,21.5\n1,41.5,21.5\n2,42.5,21.5\n");
+    Files.writeString(log, "time,core 0\n0,40.5\n1,41.5\n2,42.5\n");
     when(picker.open(any(), any(), any(), any(), any())).thenReturn(List.of(log));
     press(KeyCode.CONTROL, KeyCode.J);
     ComboBox<?> from = (ComboBox<?>) node("conduct-from");
-    onFx(() -> from.getSelectionModel().selectLast());
+    onFx(
+        () -> {
+          from.getSelectionModel().selectLast();
+          ((TextField) node("conduct-clock")).setText("4700");
+          ((TextField) node("conduct-room")).setText("21.5");
+        });
     press(KeyCode.ENTER);
     until("it waits", () -> shown("live-phase"));
     for (int i = 3; i < 8; i++) {
-      Files.writeString(log, i + ",50.5,21.5\n", StandardOpenOption.APPEND);
+      Files.writeString(log, i + ",50.5\n", StandardOpenOption.APPEND);
     }
     until("its lines are shown", () -> text("live-hottest").equals("50.5 °C"));
     robot.clickOn(node("live-stop"));
     until("it has stopped", () -> text("live-phase").equals("Ended"));
     assertThat(logs()).hasSize(1);
-    assertThat(logs().get(0)).content().contains("50.5");
+    assertThat(logs().get(0)).content().contains("50.5").contains("clock as set");
+    // The room once more: the run rises from the mean, and the wander is told.
+    fill("live-room", "22.1");
+    assertThat(text("live-room-said"))
+        .startsWith("Kept: the run rises from 21.8 °C. The room wandered by 0.6 K");
+    assertThat(model.jobProperty().get().runs().get(0).roomCelsius()).isCloseTo(21.8, within(1e-9));
+  }
+
+  @Test
+  void aRunThatWasCutOffIsOfferedAgain() throws IOException {
+    Path runs = Files.createDirectories(folder.resolve("logbook/runs"));
+    Files.copy(MadeLogs.write(folder, "before-1.csv", 80), runs.resolve("before-1.csv"));
+    Files.writeString(runs.resolve("before-1-warm-up.csv"), "elapsed [s],core 0 [°C]\n0,40\n");
+    close();
+    open();
+    assertThat(text("message")).startsWith("A conducted run was cut off");
+    press(KeyCode.CONTROL, KeyCode.J);
+    click("take-left-runs");
+    settle();
+    assertThat(model.jobProperty().get().runs()).hasSize(1);
+    press(KeyCode.CONTROL, KeyCode.J);
+    settle();
+    assertThat(shown("take-left-runs")).isFalse();
   }
 
   @Test

@@ -19,6 +19,8 @@ public final class Conductor {
   public static final double ROOM_KELVIN = 0.3;
 
   private static final double CLOCK_SHARE = 0.02;
+  private static final double VOLTAGE_SHARE = 0.03;
+  private static final double TURNS_SHARE = 0.10;
   private static final double POWER_SHARE = 0.05;
 
   /** A temperature above this is a sensor's slip and no temperature. */
@@ -50,6 +52,9 @@ public final class Conductor {
   private Series room = new Series();
   private Series clock = new Series();
   private Series power = new Series();
+  private Series volts = new Series();
+  private Series fan = new Series();
+  private Series pump = new Series();
   private final Series hottest = new Series();
   private final Series times = new Series();
   private double loadSince = Double.NaN;
@@ -122,6 +127,9 @@ public final class Conductor {
       room.add(air);
       clock.add(mean(figures, Role.CLOCK));
       power.add(chip);
+      volts.add(first(figures, Role.VOLTAGE));
+      fan.add(first(figures, Role.FAN));
+      pump.add(first(figures, Role.PUMP));
       if (rise.size % SETTLED_EVERY == 0) {
         settle();
       }
@@ -163,6 +171,9 @@ public final class Conductor {
     room = new Series();
     clock = new Series();
     power = new Series();
+    volts = new Series();
+    fan = new Series();
+    pump = new Series();
     settled = Optional.empty();
     drift = Double.NaN;
     if (!here.kind().load()) {
@@ -276,6 +287,11 @@ public final class Conductor {
     }
     share(result, "clock", clock, CLOCK_SHARE);
     share(result, "power", power, POWER_SHARE);
+    Protocol.Settings set = protocol.settings();
+    asSet(result, "clock", clock, set.clockMegahertz(), CLOCK_SHARE);
+    asSet(result, "voltage", volts, set.volts(), VOLTAGE_SHARE);
+    asSet(result, "fan", fan, set.fanTurnsPerMinute(), TURNS_SHARE);
+    asSet(result, "pump", pump, set.pumpTurnsPerMinute(), TURNS_SHARE);
     return result;
   }
 
@@ -287,6 +303,22 @@ public final class Conductor {
     to.add(
         new Status.Condition(
             name, off <= allowed, "within " + Math.round(1000 * off) / 10.0 + " % of its mean"));
+  }
+
+  /** Whether the machine does what the person set. */
+  private static void asSet(
+      List<Status.Condition> to, String name, Series series, Double set, double allowed) {
+    if (set == null || !series.known()) {
+      return;
+    }
+    double off = set == 0 ? series.recent() : Math.abs(series.recent() / set - 1);
+    if (off > allowed) {
+      to.add(
+          new Status.Condition(
+              name + " as set",
+              false,
+              "off by " + Math.round(1000 * off) / 10.0 + " % of what you set"));
+    }
   }
 
   private List<Double> cores(double[] figures) {

@@ -42,6 +42,24 @@ public record Protocol(
       Double clockMegahertz, Double volts, Double fanTurnsPerMinute, Double pumpTurnsPerMinute) {
     /** Nothing is said. */
     public static final Settings UNSAID = new Settings(null, null, null, null);
+
+    /**
+     * Checks what is said.
+     *
+     * @throws Problem {@code protocol.range}, naming the figure
+     */
+    public Settings {
+      said("clock", clockMegahertz, 100, 12_000, "MHz");
+      said("voltage", volts, 0.3, 2.5, "V");
+      said("fan", fanTurnsPerMinute, 0, 20_000, "rpm");
+      said("pump", pumpTurnsPerMinute, 0, 20_000, "rpm");
+    }
+
+    private static void said(String field, Double value, double low, double high, String unit) {
+      if (value != null) {
+        range(field, value, low, high, unit);
+      }
+    }
   }
 
   /** The schools' starting points; common practice. */

@@ -45,6 +45,29 @@ class ConductorTest {
   }
 
   @Test
+  void aMachineThatDoesNotDoWhatWasSetIsNamed() {
+    Protocol set =
+        new Protocol("p", 0, 0, 1, 600, 0, 95, new Protocol.Settings(4700.0, 1.25, 1200.0, null));
+    Conductor conductor =
+        new Conductor(
+            set,
+            List.of(Role.CORE, Role.CLOCK, Role.VOLTAGE, Role.FAN),
+            List.of("core 0", "clock", "voltage", "fan"),
+            Notation.METRIC);
+    Status now = null;
+    for (int i = 0; i < 60; i++) {
+      now = conductor.accept(i, new double[] {60, 4500, 1.26, 1250});
+    }
+    assertThat(now.conditions())
+        .filteredOn(c -> !c.holds())
+        .extracting(Status.Condition::name)
+        .containsExactly("clock as set");
+    assertThatThrownBy(() -> new Protocol.Settings(47.0, null, null, null))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("clock");
+  }
+
+  @Test
   void phasesFollowEachOther() {
     assertThat(protocol.phases())
         .extracting(Phase::words)

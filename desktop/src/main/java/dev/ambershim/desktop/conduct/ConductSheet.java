@@ -13,8 +13,8 @@ import dev.ambershim.desktop.shell.ShellView;
 import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
 import dev.ambershim.sensors.SteadyLoad;
-import dev.ambershim.sensors.kernel.KernelSource;
 import dev.ambershim.sensors.live.GrowingLog;
+import dev.ambershim.sensors.machine.MachineSource;
 import dev.ambershim.sensors.rig.ConductionRig;
 import dev.ambershim.sensors.rig.Fault;
 import dev.ambershim.sensors.rig.RigSetup;
@@ -24,6 +24,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -57,6 +58,11 @@ public final class ConductSheet {
   private final TextField warmUp = field("conduct-warm-up");
   private final TextField coolDown = field("conduct-cool-down");
   private final TextField stop = field("conduct-stop");
+  private final TextField clock = field("conduct-clock");
+  private final TextField volts = field("conduct-volts");
+  private final TextField fan = field("conduct-fan");
+  private final TextField pump = field("conduct-pump");
+  private final TextField room = field("conduct-room");
   private final TextField size = field("conduct-fault size");
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
 
@@ -134,8 +140,11 @@ public final class ConductSheet {
     row(grid, "Warm-up before", warmUp, "min");
     row(grid, "Cool-down after each", coolDown, "min");
     row(grid, "Stop at", stop, notation().symbol(Unit.CELSIUS));
-    row(grid, "Fault in the rig", fault, "");
-    row(grid, "its size", size, "from 0, none, to 1, bad");
+    Notation n = notation();
+    row(grid, "Clock and voltage as you set them", clock, n.symbol(Unit.MEGAHERTZ), volts, "V");
+    row(grid, "Fan and pump", fan, "rpm", pump, "rpm");
+    row(grid, "Room at the intake now", room, n.symbol(Unit.CELSIUS) + ", if no sensor tells it");
+    row(grid, "Fault in the rig", fault, "", size, "from 0, none, to 1, bad");
     Button begin = new Button("Begin  Enter");
     begin.setId("conduct-begin");
     begin.getStyleClass().add("next");
@@ -143,24 +152,54 @@ public final class ConductSheet {
     begin.setOnAction(e -> begin());
     HBox foot = new HBox(10, begin, wrong);
     foot.setAlignment(Pos.CENTER_LEFT);
-    return new VBox(
-        12,
-        Labels.wrapped(
-            "Fix clock, voltage, fan and pump first, and read the room at the cooler's intake. One"
-                + " minute of rest comes before the load.",
-            "reason"),
-        grid,
-        Labels.wrapped(
-            "Your chip's own limit comes first. Do not leave a machine alone whose cooler was just"
-                + " mounted.",
-            "hint"),
-        foot);
+    VBox sheet = new VBox(12);
+    model.traffic().leftRuns(left -> sheet.getChildren().add(0, left(left)));
+    sheet
+        .getChildren()
+        .addAll(
+            Labels.wrapped(
+                "Fix clock, voltage, fan and pump first, and read the room at the cooler's intake. One"
+                    + " minute of rest comes before the load.",
+                "reason"),
+            grid,
+            Labels.wrapped(
+                "Your chip's own limit comes first. Do not leave a machine alone whose cooler was just"
+                    + " mounted.",
+                "hint"),
+            foot);
+    return sheet;
   }
 
-  private static void row(GridPane grid, String name, Node input, String unit) {
+  /** Runs that were cut off, as by a crash, with a button to take them in after all. */
+  private HBox left(List<Path> files) {
+    Button take = new Button(files.size() == 1 ? "Take it in" : "Take them in");
+    take.setId("take-left-runs");
+    take.setOnAction(
+        e -> {
+          shell.closeSheet();
+          model.addLogs(files, side);
+        });
+    HBox row =
+        new HBox(
+            10,
+            Labels.wrapped(
+                "Cut off and in no job yet: "
+                    + files.stream()
+                        .map(f -> f.getFileName().toString())
+                        .collect(Collectors.joining(", "))
+                    + "."),
+            take);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  private static void row(GridPane grid, String name, Node input, String unit, Object... more) {
     int row = grid.getRowCount();
     grid.add(Labels.line(name), 0, row);
     HBox box = new HBox(6, input, Labels.line(unit, "quiet"));
+    for (Object part : more) {
+      box.getChildren().add(part instanceof Node node ? node : Labels.line((String) part, "quiet"));
+    }
     box.setAlignment(Pos.CENTER_LEFT);
     grid.add(box, 1, row);
   }
@@ -176,11 +215,21 @@ public final class ConductSheet {
               whole(plateau, 60),
               whole(coolDown, 60),
               notation().read(stop.getText(), Unit.CELSIUS, "stop at"),
-              Protocol.Settings.UNSAID);
-      run(protocol);
+              new Protocol.Settings(
+                  said(clock, Unit.MEGAHERTZ),
+                  said(volts, Unit.VOLT),
+                  said(fan, Unit.TURNS_PER_MINUTE),
+                  said(pump, Unit.TURNS_PER_MINUTE)));
+      run(protocol, said(room, Unit.CELSIUS));
     } catch (Problem problem) {
       wrong.setText(problem.getMessage());
     }
+  }
+
+  private Double said(TextField field, Unit unit) {
+    return field.getText().isBlank()
+        ? null
+        : (Double) notation().read(field.getText(), unit, field.getId().substring(8));
   }
 
   private int whole(TextField field, int factor) {
@@ -188,7 +237,7 @@ public final class ConductSheet {
     return (int) Math.min(Integer.MAX_VALUE / 100, Math.round(figure * factor));
   }
 
-  private void run(Protocol protocol) {
+  private void run(Protocol protocol, Double roomAtStart) {
     Job job = model.jobProperty().get();
     String origin = from.getValue();
     RigSetup rig = rig(job);
@@ -197,12 +246,14 @@ public final class ConductSheet {
       return;
     }
     LiveModel live = new LiveModel(protocol);
-    LiveView view = new LiveView(model, live, job.chip(), shell::closeSheet);
+    RoomReadings rooms = new RoomReadings(model, roomAtStart);
+    LiveView view = new LiveView(model, live, job.chip(), rooms, shell::closeSheet);
     live.outcomeProperty()
         .addListener(
             (o, was, is) -> {
               if (!is.plateaus().isEmpty()) {
                 model.addLogs(is.plateaus(), side);
+                rooms.of(is.plateaus());
               }
             });
     shell.showQuestion("The run", view);
@@ -221,7 +272,7 @@ public final class ConductSheet {
       return new LiveModel.Machine(follows, Load.BY_PERSON);
     }
     if (origin.equals(OWN) || origin.equals(OWN_BY_HAND)) {
-      Source source = new KernelSource(Path.of("/"));
+      Source source = MachineSource.of(Path.of("/"));
       Load load = origin.equals(OWN) ? new SteadyLoad(SteadyLoad.allThreads()) : Load.BY_PERSON;
       return new LiveModel.Machine(source, load);
     }

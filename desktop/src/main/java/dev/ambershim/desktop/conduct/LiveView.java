@@ -7,6 +7,7 @@ import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.picture.CoreMapPicture;
 import dev.ambershim.core.picture.LivePicture;
+import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.protocol.Status;
 import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.shell.Labels;
@@ -17,6 +18,7 @@ import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -27,6 +29,7 @@ final class LiveView extends VBox {
   private final LiveModel live;
   private final Chip chip;
   private final Runnable close;
+  private final RoomReadings rooms;
   private final Label phase = Labels.line("Beginning", "live-phase");
   private final Label left = Labels.line("", "live-figure");
   private final Label hottest = Labels.line("–", "live-figure");
@@ -40,14 +43,16 @@ final class LiveView extends VBox {
   /**
    * A screen for a run.
    *
+   * @param rooms takes the room at the end
    * @param close puts it away
    */
-  LiveView(ShellModel model, LiveModel live, Chip chip, Runnable close) {
+  LiveView(ShellModel model, LiveModel live, Chip chip, RoomReadings rooms, Runnable close) {
     super(12);
     this.model = model;
     this.live = live;
     this.chip = chip;
     this.close = close;
+    this.rooms = rooms;
     phase.setId("live-phase");
     left.setId("live-left");
     hottest.setId("live-hottest");
@@ -85,7 +90,14 @@ final class LiveView extends VBox {
     // One press of the largest key ends it.
     sceneProperty().addListener((o, was, is) -> Platform.runLater(stop::requestFocus));
     live.statusProperty().addListener((o, was, is) -> show(is));
-    live.outcomeProperty().addListener((o, was, is) -> ended(is.stop().words()));
+    live.outcomeProperty()
+        .addListener(
+            (o, was, is) -> {
+              ended(is.stop().words());
+              if (!is.plateaus().isEmpty()) {
+                askRoom();
+              }
+            });
     live.problemProperty().addListener((o, was, is) -> ended(is));
     drawCourse();
   }
@@ -170,6 +182,33 @@ final class LiveView extends VBox {
     stop.setDisable(false);
     stop.setText("Back to the runs  Space");
     stop.requestFocus();
+  }
+
+  /** The room once more, for a run whose room no sensor tells. */
+  private void askRoom() {
+    TextField field = new TextField();
+    field.setId("live-room");
+    field.setPrefWidth(90);
+    Label said = Labels.wrapped("Read the room at the cooler's intake once more.", "hint");
+    said.setId("live-room-said");
+    field.setOnAction(
+        e -> {
+          try {
+            said.setText(rooms.end(field.getText()));
+            stop.requestFocus();
+          } catch (Problem problem) {
+            said.setText(problem.what() + " " + problem.remedy());
+          }
+        });
+    HBox row =
+        new HBox(
+            8,
+            Labels.line("Room at the end, if no sensor told it"),
+            field,
+            Labels.line(model.notationProperty().get().symbol(Unit.CELSIUS), "quiet"),
+            said);
+    row.setAlignment(Pos.CENTER_LEFT);
+    conditions.getChildren().add(row);
   }
 
   private static String capital(String words) {

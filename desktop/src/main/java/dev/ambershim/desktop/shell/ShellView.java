@@ -89,6 +89,19 @@ public final class ShellView extends StackPane {
               }
             });
     showStage();
+    Later.afterOpening(
+        model,
+        () -> {
+          if (!model.readOnly()) {
+            model
+                .traffic()
+                .leftRuns(
+                    left ->
+                        model.say(
+                            "A conducted run was cut off and is in no job yet. Press Ctrl+J to take"
+                                + " it in."));
+          }
+        });
   }
 
   ShellModel model() {

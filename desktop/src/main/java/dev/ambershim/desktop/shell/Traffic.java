@@ -11,6 +11,7 @@ import dev.ambershim.logbook.files.LogFiles;
 import dev.ambershim.logbook.files.WholeFile;
 import dev.ambershim.logbook.report.ReportFiles;
 import dev.ambershim.logbook.results.RungCsv;
+import dev.ambershim.logbook.store.LeftRuns;
 import dev.ambershim.logbook.store.ShapeRoles;
 import dev.ambershim.logbook.store.StoredJob;
 import java.nio.charset.StandardCharsets;
@@ -20,6 +21,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /** What goes out of the logbook as files, and what comes in as bundles; all on the line of work. */
 public final class Traffic {
@@ -98,7 +100,21 @@ public final class Traffic {
 
   /** Where the logs of conducted runs are kept, besides being taken into their jobs. */
   public Path runsFolder() {
-    return model.logbook().folder().resolve("runs");
+    return LeftRuns.folder(model.logbook());
+  }
+
+  /** Finds runs that were cut off and are in no job, and hands them on if there are any. */
+  public void leftRuns(Consumer<List<Path>> found) {
+    model
+        .work()
+        .submit(
+            "",
+            progress -> LeftRuns.of(model.logbook()),
+            left -> {
+              if (!left.isEmpty()) {
+                found.accept(left);
+              }
+            });
   }
 
   private void write(String what, Path target, Runnable action) {

@@ -389,6 +389,17 @@ public final class Logbook implements AutoCloseable {
                     "Drop the log on the window again."));
   }
 
+  /** Whether a file was ever taken in. */
+  public synchronized boolean holds(String sha256) {
+    return jdbi.withHandle(
+        h ->
+            h.createQuery("select count(*) from attachment where sha256 = ?")
+                    .bind(0, sha256)
+                    .mapTo(int.class)
+                    .one()
+                > 0);
+  }
+
   /** What was read from a log, if it was kept by a reader of today's version. */
   public synchronized Optional<RunLog> reading(String sha256) {
     return jdbi.withHandle(

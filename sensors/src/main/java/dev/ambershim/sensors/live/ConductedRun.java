@@ -56,7 +56,7 @@ public final class ConductedRun {
    */
   public ConductedRun(
       Source source, Load load, Protocol protocol, Path folder, String stem, List<String> notes) {
-    this.source = source;
+    this.source = new WithSettings(source, protocol.settings());
     this.load = load;
     this.protocol = protocol;
     this.folder = folder;

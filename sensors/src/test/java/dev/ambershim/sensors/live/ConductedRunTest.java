@@ -140,6 +140,20 @@ class ConductedRunTest {
   }
 
   @Test
+  void whatThePersonFixedStandsInTheLogWhereNoSensorTellsIt() throws Exception {
+    Steps steps = new Steps();
+    Protocol protocol =
+        new Protocol("p", 20, 0, 1, 60, 0, 95, null)
+            .with(new Protocol.Settings(4700.0, 1.25, null, 2400.0));
+    RunLog log =
+        read(run(steps, steps, protocol).conduct(Notation.METRIC, s -> {}).plateaus().get(0));
+    assertThat(log.with(Role.CLOCK)).hasSize(1);
+    assertThat(log.with(Role.VOLTAGE).get(0).values()).containsOnly(1.25);
+    assertThat(log.with(Role.PUMP).get(0).values()).containsOnly(2400);
+    assertThat(log.with(Role.FAN)).isEmpty();
+  }
+
+  @Test
   void thePersonStopsItFromElsewhere() throws Exception {
     Steps steps = new Steps();
     ConductedRun run = run(steps, steps, new Protocol("p", 20, 0, 1, 300, 0, 95, null));
