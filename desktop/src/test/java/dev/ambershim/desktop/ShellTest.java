@@ -254,6 +254,46 @@ class ShellTest extends DesktopTest {
   }
 
   @Test
+  void anyTwoStatesAreCompared() throws IOException {
+    openWithJob();
+    Path before = MadeLogs.write(folder, "before.csv", 80);
+    Path after = MadeLogs.write(folder, "after.csv", 68);
+    Path late = MadeLogs.write(folder, "late.csv", 73);
+    onFx(() -> model.addLogs(List.of(before), Side.BEFORE));
+    onFx(() -> model.addLogs(List.of(after, late), Side.AFTER));
+    settle();
+    // A further state is a name that is typed; then which two are compared is picked.
+    onFx(
+        () -> {
+          @SuppressWarnings("unchecked")
+          ComboBox<String> state = (ComboBox<String>) node("state-2");
+          state.setValue("after a summer");
+          state.getOnHidden().handle(null);
+        });
+    settle();
+    assertThat(text("verdict")).startsWith("Helped by 12.0 K");
+    onFx(
+        () -> {
+          @SuppressWarnings("unchecked")
+          ComboBox<String> first = (ComboBox<String>) node("compare-first");
+          first.setValue("after");
+          first.getOnHidden().handle(null);
+        });
+    settle();
+    onFx(
+        () -> {
+          @SuppressWarnings("unchecked")
+          ComboBox<String> second = (ComboBox<String>) node("compare-second");
+          second.setValue("after a summer");
+          second.getOnHidden().handle(null);
+        });
+    settle();
+    assertThat(text("verdict")).startsWith("Hurt by 5.0 K");
+    press(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(text("verdict")).doesNotContain("Hurt");
+  }
+
+  @Test
   void aBadFileIsOneMessageAndNothingIsLost() throws IOException {
     openWithJob();
     Path bad = Files.writeString(folder.resolve("bad.csv"), "a,b\nc,d\n");

@@ -64,22 +64,19 @@ public record Assessment(
       }
     }
     List<RunAnalysis> before = analyses(runs, Side.BEFORE);
-    List<RunAnalysis> after = analyses(runs, Side.AFTER);
     double heat =
         before.stream()
             .mapToDouble(RunAnalysis::powerWatts)
             .filter(w -> w > 0)
             .average()
             .orElse(job.heatWatts());
+    Compared compared = Compared.of(job);
+    List<MountedRun> first = mounted(runs, compared.first());
+    List<MountedRun> second = mounted(runs, compared.second());
     Optional<Comparison> comparison =
-        before.isEmpty() || after.isEmpty()
+        first.isEmpty() || second.isEmpty()
             ? Optional.empty()
-            : Optional.of(
-                Comparison.of(
-                    mounted(runs, Side.BEFORE),
-                    mounted(runs, Side.AFTER),
-                    job.judging(),
-                    notation));
+            : Optional.of(Comparison.of(first, second, job.judging(), notation));
     return new Assessment(
         job,
         runs,
@@ -139,8 +136,7 @@ public record Assessment(
     return comparison.map(
         c -> {
           Finding kelvin = c.finding();
-          return headroom
-              .headline()
+          return (acrossTheWork() ? headroom.headline() : Optional.<String>empty())
               .map(more -> kelvin.saying(with(kelvin.sentence(), more)))
               .orElse(kelvin);
         });
@@ -153,9 +149,9 @@ public record Assessment(
         : sentence + " And " + more + ".";
   }
 
-  private static List<MountedRun> mounted(List<RunResult> runs, Side side) {
+  private static List<MountedRun> mounted(List<RunResult> runs, String state) {
     return runs.stream()
-        .filter(r -> r.entry().side() == side && r.analysis().isPresent())
+        .filter(r -> r.entry().stateName().equals(state) && r.analysis().isPresent())
         .map(r -> new MountedRun(r.analysis().orElseThrow(), r.entry().mount()))
         .toList();
   }
@@ -188,6 +184,18 @@ public record Assessment(
         ladderBefore,
         ladderAfter,
         headroom);
+  }
+
+  /** Whether what is compared lies on either side of the work, as a rule it does. */
+  public boolean acrossTheWork() {
+    Compared compared = Compared.of(job);
+    return runsOf(compared.first()).stream().allMatch(r -> r.entry().side() == Side.BEFORE)
+        && runsOf(compared.second()).stream().allMatch(r -> r.entry().side() == Side.AFTER);
+  }
+
+  /** The runs of a state. */
+  public List<RunResult> runsOf(String state) {
+    return runs.stream().filter(r -> r.entry().stateName().equals(state)).toList();
   }
 
   /** The runs of a side. */

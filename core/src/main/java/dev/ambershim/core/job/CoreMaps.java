@@ -41,8 +41,9 @@ public record CoreMaps(
 
   /** The maps of a job. */
   public static CoreMaps of(Assessment at, Notation notation) {
-    List<RunAnalysis> first = fit(at, Side.BEFORE);
-    List<RunAnalysis> second = fit(at, Side.AFTER);
+    Compared compared = Compared.of(at.job());
+    List<RunAnalysis> first = fit(at, compared.first());
+    List<RunAnalysis> second = fit(at, compared.second());
     boolean rise =
         first.stream().allMatch(RunAnalysis::hasRoom)
             && second.stream().allMatch(RunAnalysis::hasRoom);
@@ -86,8 +87,8 @@ public record CoreMaps(
         .toList();
   }
 
-  private static List<RunAnalysis> fit(Assessment at, Side side) {
-    return at.runs(side).stream()
+  private static List<RunAnalysis> fit(Assessment at, String state) {
+    return at.runsOf(state).stream()
         .flatMap(r -> r.analysis().stream())
         .filter(a -> a.unfit().isEmpty())
         .toList();

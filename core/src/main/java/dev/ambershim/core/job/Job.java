@@ -12,6 +12,7 @@ import dev.ambershim.core.runlog.Judging;
 import dev.ambershim.core.runlog.RunMark;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * One chip's story.
@@ -26,6 +27,7 @@ import java.util.List;
  * @param careKelvin the smallest difference that the person cares about
  * @param remountKelvin standard deviation between mounts to reckon with while it is not measured
  * @param runs the logs, in the order they came
+ * @param compared which states the person wants compared, or null
  * @param rungs tries of the clock that were written down by hand
  * @param ladder what the clock is tried under
  * @param marks times in the runs that were marked on a chart
@@ -44,6 +46,7 @@ public record Job(
     double careKelvin,
     Double remountKelvin,
     List<RunEntry> runs,
+    Compared compared,
     List<RungEntry> rungs,
     LadderTerms ladder,
     List<RunMark> marks,
@@ -74,6 +77,7 @@ public record Job(
         1,
         null,
         List.of(),
+        null,
         List.of(),
         LadderTerms.USUAL,
         List.of(),
@@ -95,6 +99,20 @@ public record Job(
   /** The runs of a side. */
   public List<RunEntry> runs(Side side) {
     return runs.stream().filter(r -> r.side() == side).toList();
+  }
+
+  /** The states that its runs are of, those before the work first. */
+  public List<String> states() {
+    return Stream.of(Side.values())
+        .flatMap(side -> runs(side).stream())
+        .map(RunEntry::stateName)
+        .distinct()
+        .toList();
+  }
+
+  /** The same job with other states compared. */
+  public Job comparing(Compared other) {
+    return with("compared", other);
   }
 
   /** The same job with other words, cooler and builds. */

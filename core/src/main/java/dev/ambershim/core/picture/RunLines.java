@@ -16,7 +16,8 @@ public final class RunLines {
       List<RunResult> here =
           runs.stream().filter(r -> r.entry().side() == side && r.analysis().isPresent()).toList();
       for (int i = 0; i < here.size(); i++) {
-        String name = here.size() == 1 ? side.words() : side.words() + ", run " + (i + 1);
+        String state = here.get(i).entry().stateName();
+        String name = here.size() == 1 ? state : state + ", run " + (i + 1);
         boolean fit = here.get(i).analysis().orElseThrow().unfit().isEmpty();
         lines.add(
             new RunChart.Line(

@@ -90,6 +90,6 @@ class CoreMapsTest {
     assertThat(second.on(Side.BEFORE).mount()).isEqualTo(2);
     assertThat(second.withRoom(21.5).mount()).isEqualTo(2);
     // What an older job does not say.
-    assertThat(new RunEntry(Side.AFTER, 0, "a.csv", "a", null, null).mount()).isEqualTo(1);
+    assertThat(new RunEntry(Side.AFTER, 0, "a.csv", "a", null, null, null).mount()).isEqualTo(1);
   }
 }

@@ -2,6 +2,7 @@ package dev.ambershim.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.assembly.CoolerClass;
 import dev.ambershim.core.assembly.Part;
@@ -199,6 +200,33 @@ class JobTest {
     assertThat(now.runs().get(1).problem().orElseThrow().key()).isEqualTo("run.noTemperature");
     assertThat(now.baseline()).isPresent();
     assertThat(now.comparison()).isEmpty();
+  }
+
+  @Test
+  void anyTwoStatesAreCompared() {
+    Map<String, RunLog> logs =
+        Map.of(
+            "b", log("b.csv", 60, 900), "a", log("a.csv", 48, 900), "l", log("late.csv", 53, 900));
+    Job job =
+        Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "j")
+            .withRun(RunEntry.of(Side.BEFORE, "b.csv", "b"))
+            .withRun(RunEntry.of(Side.AFTER, "a.csv", "a"))
+            .withRun(RunEntry.of(Side.AFTER, "late.csv", "l").inState("half a year later"));
+    assertThat(job.states()).containsExactly("before", "after", "half a year later");
+    // Without a pick: before against after, and the later state is left out.
+    Assessment plain = Assessment.of(job, logs, Notation.METRIC);
+    assertThat(plain.comparison().orElseThrow().changeKelvin()).isCloseTo(-12, within(0.2));
+    assertThat(plain.acrossTheWork()).isTrue();
+    Job aged = job.comparing(new Compared("after", "half a year later"));
+    Assessment now = Assessment.of(aged, logs, Notation.METRIC);
+    assertThat(now.comparison().orElseThrow().changeKelvin()).isCloseTo(5, within(0.2));
+    assertThat(now.acrossTheWork()).isFalse();
+    assertThat(now.answer().orElseThrow().sentence()).startsWith("Hurt by 5.0 K");
+    // A state that lost its runs falls back to what there is; the side's own name is no name.
+    assertThat(Compared.of(aged.withoutRun(2))).isEqualTo(new Compared("before", "after"));
+    assertThat(job.runs().get(1).inState(" after ").state()).isEmpty();
+    // A side whose runs all have names is compared by the last of them.
+    assertThat(Compared.of(job.withoutRun(1)).second()).isEqualTo("half a year later");
   }
 
   @Test

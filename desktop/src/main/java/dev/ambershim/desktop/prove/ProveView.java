@@ -2,7 +2,9 @@ package dev.ambershim.desktop.prove;
 
 import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.Compared;
 import dev.ambershim.core.job.CoreMaps;
+import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.picture.StripPicture;
@@ -13,7 +15,9 @@ import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.shell.AnswerPane;
 import dev.ambershim.desktop.shell.ChartPanel;
 import dev.ambershim.desktop.shell.CorePanel;
+import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.Later;
+import dev.ambershim.desktop.shell.Picks;
 import dev.ambershim.desktop.shell.RunRows;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
@@ -22,9 +26,11 @@ import dev.ambershim.desktop.shell.StageView;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -38,6 +44,7 @@ public final class ProveView implements StageView {
   private final PictureView strips = new PictureView();
   private final VBox stripPanel = new VBox(strips);
   private final LadderPanel ladder;
+  private final HBox states = new HBox(8);
   private final RunRows rows;
   private final VBox node;
 
@@ -55,7 +62,7 @@ public final class ProveView implements StageView {
     foot.setMinHeight(34);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);
-    node = new VBox(answer, stripPanel, chart, cores, ladder, rows, foot);
+    node = new VBox(answer, states, stripPanel, chart, cores, ladder, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
@@ -89,7 +96,12 @@ public final class ProveView implements StageView {
       Comparison comparison = now.comparison().get();
       List<String> reasons = new ArrayList<>(comparison.reasons());
       reasons.remove(comparison.sentence());
-      reasons.add(0, now.expected());
+      Compared compared = Compared.of(now.job());
+      reasons.add(
+          0,
+          now.acrossTheWork()
+              ? now.expected()
+              : "Of \"" + compared.second() + "\" against \"" + compared.first() + "\".");
       answer.show(now.answer().orElseThrow(), reasons, notation);
     } else {
       answer.show(missing(now));
@@ -97,8 +109,41 @@ public final class ProveView implements StageView {
     strips(now.comparison().filter(c -> !c.figures().isEmpty()), notation);
     chart.show(now.runs());
     cores.show(CoreMaps.of(now, notation), true, now.runs());
+    states(now.job());
     ladder.show(now.job(), now.headroom());
     rows.show(now.runs());
+  }
+
+  /** Which states are compared, once there are more than two. */
+  private void states(Job job) {
+    List<String> all = job.states();
+    boolean choice = all.size() > 2;
+    states.setVisible(choice);
+    states.setManaged(choice);
+    states.getChildren().clear();
+    if (choice) {
+      Compared now = Compared.of(job);
+      states
+          .getChildren()
+          .addAll(
+              Labels.line("Compared:"),
+              pick("compare-first", all, now.first(), name -> new Compared(name, now.second())),
+              Labels.line("with"),
+              pick("compare-second", all, now.second(), name -> new Compared(now.first(), name)));
+      states.setAlignment(Pos.CENTER_LEFT);
+    }
+  }
+
+  private ComboBox<String> pick(
+      String id, List<String> all, String now, Function<String, Compared> compared) {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId(id);
+    box.getItems().setAll(all);
+    box.setValue(now);
+    box.setDisable(model.readOnly());
+    Picks.follow(
+        box, name -> model.edit("compare " + name, job -> job.comparing(compared.apply(name))));
+    return box;
   }
 
   private void strips(Optional<Comparison> comparison, Notation notation) {

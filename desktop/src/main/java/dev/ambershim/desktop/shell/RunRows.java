@@ -10,6 +10,7 @@ import dev.ambershim.core.runlog.RunAnalysis;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -74,13 +75,32 @@ public final class RunRows extends VBox {
     Button remove = button("Remove", "remove-" + run.index(), () -> model.removeRun(run.index()));
     move.setDisable(model.readOnly());
     remove.setDisable(model.readOnly());
-    HBox head = new HBox(which, name, Labels.spring(), mounted, columns, move, remove);
+    HBox head = new HBox(which, name, Labels.spring(), state(run), mounted, columns, move, remove);
     head.getStyleClass().add("run-row");
     VBox box = new VBox(2, head);
     if (run.problem().isPresent()) {
       box.getChildren().add(Labels.wrapped(run.problem().get().getMessage(), "hint", "wrong"));
     }
     run.analysis().ifPresent(a -> figures(box, run, a));
+    return box;
+  }
+
+  /** The state that the run is of: one of those there are, or a new one by typing its name. */
+  private ComboBox<String> state(RunResult run) {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("state-" + run.index());
+    box.setEditable(true);
+    box.setPrefWidth(118);
+    box.getItems().setAll(model.jobProperty().get().states());
+    box.setValue(run.entry().stateName());
+    box.setDisable(model.readOnly());
+    box.setTooltip(new Tooltip("The chip's state. Type a name for a further one."));
+    Picks.follow(
+        box,
+        name ->
+            model.edit(
+                "state " + name,
+                job -> job.withRun(run.index(), job.runs().get(run.index()).inState(name))));
     return box;
   }
 
