@@ -93,6 +93,34 @@ start_screen() {
   export DISPLAY=":$number"
 }
 
+# Two virtual screens whose numbers differ in their last figure, 1 and 2, for two test processes.
+# Sets screens to what stands before that figure.
+start_screens() {
+  local tens
+  for tens in $(seq 20 90); do
+    if [ ! -e "/tmp/.X${tens}1-lock" ] && [ ! -e "/tmp/.X${tens}2-lock" ]; then
+      Xvfb ":${tens}1" -screen 0 1600x1000x24 -nolisten tcp >/dev/null 2>&1 &
+      screen_pid=$!
+      Xvfb ":${tens}2" -screen 0 1600x1000x24 -nolisten tcp >/dev/null 2>&1 &
+      screen_pid="$screen_pid $!"
+      local i
+      for i in $(seq 200); do
+        if [ -S "/tmp/.X11-unix/X${tens}1" ] && [ -S "/tmp/.X11-unix/X${tens}2" ]; then
+          screens=":$tens"
+          export DISPLAY=":${tens}1"
+          return
+        fi
+        sleep 0.1
+      done
+      break
+    fi
+  done
+  say "the virtual screens did not start."
+  exit 1
+}
+
 stop_screen() {
-  [ -z "${screen_pid:-}" ] || kill "$screen_pid" 2>/dev/null || true
+  # More than one may run, so the words stand apart.
+  # shellcheck disable=SC2086
+  [ -z "${screen_pid:-}" ] || kill $screen_pid 2>/dev/null || true
 }
