@@ -357,7 +357,7 @@ public final class Headroom {
                 new Working.Input("voltage goes as clock to the power", m.voltagePower(), ""),
                 new Working.Input("limit", before.terms().limitCelsius(), "°C"),
                 new Working.Input("room", before.roomCelsius(), "°C")),
-            "switching power C·V²·f, Weste and Harris, CMOS VLSI Design, chapter 5; leakage and"
+            "switching power C·V²·f, Weste and Harris, CMOS VLSI Design, chapter 5, from memory; leakage and"
                 + " course of voltage: common practice",
             List.of(
                 "It knows nothing of stability.",
