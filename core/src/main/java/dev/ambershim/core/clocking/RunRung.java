@@ -1,12 +1,12 @@
 package dev.ambershim.core.clocking;
 
 import dev.ambershim.core.runlog.BatchMeans;
+import dev.ambershim.core.runlog.Channel;
 import dev.ambershim.core.runlog.Figure;
 import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /**
  * A run as a rung of the clock ladder: at the clock it held, passed if it settled, throttled if the
@@ -15,7 +15,6 @@ import java.util.stream.IntStream;
  */
 public final class RunRung {
   private static final double THROTTLED_SHARE = 0.01;
-  private static final double NEARLY = 0.98;
 
   private RunRung() {}
 
@@ -45,25 +44,20 @@ public final class RunRung {
             rise == null ? null : rise.standardError()));
   }
 
-  /** The clock before it was lowered: nearly the highest of the load. */
+  /** The clock before it was lowered: the highest of the load. */
   private static double highest(RunLog log, RunAnalysis run) {
-    return log.with(Role.CLOCK).stream()
-        .findFirst()
-        .map(
-            c -> {
-              double[] held =
-                  IntStream.range(0, log.size())
-                      .filter(
-                          i ->
-                              log.seconds()[i] >= run.loadFromSeconds()
-                                  && log.seconds()[i] <= run.loadToSeconds())
-                      .mapToDouble(i -> c.values()[i])
-                      .filter(v -> !Double.isNaN(v))
-                      .sorted()
-                      .toArray();
-              return held.length == 0 ? Double.NaN : held[(int) (NEARLY * (held.length - 1))];
-            })
-        .orElse(Double.NaN);
+    double highest = Double.NaN;
+    for (Channel c : log.with(Role.CLOCK)) {
+      for (int i = 0; i < log.size(); i++) {
+        double second = log.seconds()[i];
+        if (second >= run.loadFromSeconds()
+            && second <= run.loadToSeconds()
+            && !(c.values()[i] <= highest)) {
+          highest = c.values()[i];
+        }
+      }
+    }
+    return highest;
   }
 
   private static Double within(double value, double low, double high) {

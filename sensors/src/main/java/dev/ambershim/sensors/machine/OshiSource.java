@@ -113,7 +113,7 @@ public final class OshiSource implements Source {
       throw new Problem(
           "sensors.none",
           Place.NOWHERE,
-          "Neither the kernel nor OSHI shows a processor temperature here.",
+          "There is no processor temperature here, neither from the kernel nor from OSHI.",
           "Load the processor's sensor driver, or record with any logger and follow its log.");
     }
     return this;
