@@ -73,7 +73,7 @@ public final class RunChart {
       thinned(pen, axes, s);
     }
     List<Line> lines = data.series().stream().map(ChartData.Series::line).toList();
-    labels(pen, axes, lines, data.rise(), notation, unit);
+    labels(pen, axes, data, notation);
     for (int i = 0; i < marks.size(); i++) {
       double x = axes.x(marks.get(i).minutes());
       if (x >= axes.left() && x <= axes.right()) {
@@ -234,24 +234,42 @@ public final class RunChart {
     return n + 1;
   }
 
-  private static void labels(
-      Pen pen, Axes axes, List<Line> lines, boolean rise, Notation notation, Unit unit) {
+  private static void labels(Pen pen, Axes axes, ChartData data, Notation notation) {
     double last = Double.NEGATIVE_INFINITY;
-    List<Line> sorted = new ArrayList<>(lines);
-    sorted.sort((a, b) -> Double.compare(mean(b, rise), mean(a, rise)));
-    for (Line line : sorted) {
-      double mean = mean(line, rise);
-      if (Double.isNaN(mean)) {
+    List<ChartData.Series> sorted = new ArrayList<>(data.series());
+    sorted.sort((a, b) -> Double.compare(end(b, data.rise()), end(a, data.rise())));
+    for (ChartData.Series s : sorted) {
+      double end = end(s, data.rise());
+      if (Double.isNaN(end)) {
         continue;
       }
+      Line line = s.line();
       Tone tone = line.after() ? Tone.AFTER : Tone.BEFORE;
-      double there = Math.max(TOP, Math.min(axes.bottom(), axes.y(mean)));
+      double there = Math.max(TOP, Math.min(axes.bottom(), axes.y(end)));
       double y = Math.max(there + 4, last + 30);
       last = y;
       pen.dashed(axes.right(), there, axes.right() + 8, y - 4, tone, 1.5);
-      pen.strong(axes.right() + 12, y, notation.text(mean, unit), tone, 14, Anchor.START);
+      double mean = mean(line, data.rise());
+      // A run that never settled has a name, but no figure to stand for it.
+      String figure = Double.isNaN(mean) ? "–" : notation.text(mean, data.unit());
+      pen.strong(axes.right() + 12, y, figure, tone, 14, Anchor.START);
       pen.words(axes.right() + 12, y + 13, line.name(), tone, 11, Anchor.START);
     }
+  }
+
+  /** Where a line's name stands: at its settled mean, or at its last sample under load. */
+  private static double end(ChartData.Series s, boolean rise) {
+    double mean = mean(s.line(), rise);
+    if (!Double.isNaN(mean)) {
+      return mean;
+    }
+    double load =
+        (s.line().analysis().loadToSeconds() - s.line().analysis().loadFromSeconds()) / 60;
+    int i = s.first(Math.nextUp(load)) - 1;
+    while (i >= 0 && Double.isNaN(s.values()[i])) {
+      i--;
+    }
+    return i < 0 ? Double.NaN : s.values()[i];
   }
 
   private static double mean(Line line, boolean rise) {

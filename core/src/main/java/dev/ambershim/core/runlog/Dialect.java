@@ -1,6 +1,7 @@
 package dev.ambershim.core.runlog;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,14 +13,20 @@ import java.util.regex.Pattern;
  *
  * @param delimiter the delimiter; a tab also stands for runs of blanks
  * @param leastBlanks how many blanks in a row part two cells; 0 if blanks do not
+ * @param places where cells begin in a line, if blanks part them and some cells are empty; else
+ *     empty
  * @param decimalComma whether numbers use a comma as decimal mark
  */
-record Dialect(char delimiter, int leastBlanks, boolean decimalComma) {
+record Dialect(char delimiter, int leastBlanks, List<Integer> places, boolean decimalComma) {
   private static final int LOOK_LINES = 80;
   private static final Pattern RUN_OF_BLANKS = Pattern.compile("[ \\t]+");
   private static final Pattern WIDE_RUN_OF_BLANKS = Pattern.compile(" *\\t[ \\t]*| {2,}");
   private static final Pattern COMMA_DECIMAL = Pattern.compile("[-+]?\\d+,\\d+( ?[^\\d,]*)?");
   private static final Pattern POINT_DECIMAL = Pattern.compile("[-+]?\\d+\\.\\d+( ?[^\\d.]*)?");
+
+  Dialect(char delimiter, int leastBlanks, boolean decimalComma) {
+    this(delimiter, leastBlanks, List.of(), decimalComma);
+  }
 
   /** Whether cells are parted by runs of blanks. */
   boolean blanks() {
@@ -60,7 +67,70 @@ record Dialect(char delimiter, int leastBlanks, boolean decimalComma) {
         best = dialect;
       }
     }
-    return best;
+    return best.blanks() ? best.placed(lines) : best;
+  }
+
+  /**
+   * The same with the places of its cells, where they stand in columns and some lines lack some. A
+   * column is a stretch that some line fills and every line leaves blank beside.
+   */
+  private Dialect placed(List<String> lines) {
+    List<String> samples = lines.stream().filter(this::figures).toList();
+    int most = samples.stream().mapToInt(l -> split(l).size()).max().orElse(0);
+    boolean even = samples.stream().allMatch(l -> split(l).size() == most);
+    boolean tabs = samples.stream().anyMatch(l -> l.indexOf('\t') >= 0);
+    if (even || tabs || most < 2) {
+      return this;
+    }
+    int first = lines.indexOf(samples.get(0));
+    List<String> all = new ArrayList<>(samples);
+    if (first > 0) {
+      all.add(lines.get(first - 1));
+    }
+    List<Integer> starts = starts(all);
+    return starts.size() == most ? new Dialect(delimiter, leastBlanks, starts, decimalComma) : this;
+  }
+
+  private boolean figures(String line) {
+    List<String> cells = split(line);
+    long good =
+        cells.stream()
+            .filter(
+                c ->
+                    !Double.isNaN(Cells.number(c, decimalComma))
+                        || !Double.isNaN(Cells.flag(c))
+                        || TimeText.of(c).isTime())
+            .count();
+    return good > 0 && good * 2 >= cells.size();
+  }
+
+  private static List<Integer> starts(List<String> lines) {
+    BitSet filled = new BitSet();
+    for (String line : lines) {
+      for (int i = 0; i < line.length(); i++) {
+        if (line.charAt(i) != ' ') {
+          filled.set(i);
+        }
+      }
+    }
+    List<Integer> starts = new ArrayList<>();
+    for (int at = filled.nextSetBit(0); at >= 0; ) {
+      starts.add(at);
+      int blank = filled.nextClearBit(at);
+      at = filled.nextSetBit(blank);
+    }
+    return starts;
+  }
+
+  /** A line cut at the places, with single tabs between the cells. */
+  String cut(String line) {
+    StringBuilder cells = new StringBuilder(line.length());
+    for (int i = 0; i < places.size(); i++) {
+      int from = i == 0 ? 0 : Math.min(line.length(), places.get(i));
+      int to = i + 1 < places.size() ? Math.min(line.length(), places.get(i + 1)) : line.length();
+      cells.append(i == 0 ? "" : "\t").append(line, from, to);
+    }
+    return cells.toString();
   }
 
   private boolean usesDecimalComma(List<String> lines) {
@@ -116,7 +186,7 @@ record Dialect(char delimiter, int leastBlanks, boolean decimalComma) {
 
   /** The cells of one line; quotes are honoured, line breaks inside them are not. */
   List<String> split(String line) {
-    String rest = blanks() ? unblank(line) : line;
+    String rest = !places.isEmpty() ? cut(line) : blanks() ? unblank(line) : line;
     List<String> cells = new ArrayList<>();
     StringBuilder cell = new StringBuilder();
     boolean quoted = false;

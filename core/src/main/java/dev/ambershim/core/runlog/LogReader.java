@@ -22,7 +22,7 @@ import java.util.function.DoubleConsumer;
  */
 public final class LogReader {
   /** Raised whenever the same bytes would be read differently. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   private static final int MOST_COLUMNS = 5000;
 
@@ -81,9 +81,7 @@ public final class LogReader {
                 .allowExtraFields(true)
                 .allowMissingFields(true)
                 .allowExtraCharsAfterClosingQuote(true)
-                .build(
-                    handler,
-                    dialect.blanks() ? new TabbedReader(source, dialect.leastBlanks()) : source)) {
+                .build(handler, parted(source, dialect))) {
       Iterator<RowHandler> lines = csv.iterator();
       List<Row> rows = head(lines, dialect);
       Samples samples = samples(rows, dialect);
@@ -119,6 +117,14 @@ public final class LogReader {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** The text with its cells parted by one sign. */
+  private static Reader parted(Reader source, Dialect dialect) {
+    if (!dialect.places().isEmpty()) {
+      return new PlacedReader(source, dialect);
+    }
+    return dialect.blanks() ? new TabbedReader(source, dialect.leastBlanks()) : source;
   }
 
   /** The lines up to where samples begin, and enough after it to know their width. */

@@ -1,7 +1,9 @@
 package dev.ambershim.core.runlog;
 
+import java.text.Normalizer;
 import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
 
@@ -39,10 +41,21 @@ record TimeText(Kind kind, double seconds, double dayFirstSeconds, Order order) 
           "(.*[^a-z])?(time|date|timestamp|datetime|elapsed|zeit|uhrzeit|datum|t)([^a-z].*)?"
               + "|(elapsed )?(s|sec|secs|seconds|ms)");
 
-  /** First three letters of the months in English, and of those that differ in German. */
-  private static final String MONTHS = "janfebmaraprmayjunjulaugsepoctnovdec";
-
-  private static final String GERMAN_MONTHS = "janfebmrzaprmaijunjulaugsepoktnovdez";
+  /** How months begin in English, German, French, Spanish, Italian, Dutch and Portuguese. */
+  private static final List<String> MONTHS =
+      List.of(
+          "jan gen ene",
+          "feb fev",
+          "mar mrz mrt maa",
+          "apr avr abr",
+          "may mai mag mei",
+          "jun juin giu",
+          "jul juil lug",
+          "aug aou ago",
+          "sep set",
+          "oct okt ott out",
+          "nov",
+          "dec dez dic");
 
   /** Whether a column of this name holds time. */
   static boolean named(String name) {
@@ -278,10 +291,18 @@ record TimeText(Kind kind, double seconds, double dayFirstSeconds, Order order) 
       if (at - from < 3) {
         return 0;
       }
-      String name = text.substring(from, from + 3).toLowerCase(Locale.ROOT);
-      int english = MONTHS.indexOf(name);
-      int found = english >= 0 && english % 3 == 0 ? english : GERMAN_MONTHS.indexOf(name);
-      return found >= 0 && found % 3 == 0 ? found / 3 + 1 : 0;
+      String name =
+          Normalizer.normalize(text.substring(from, at), Normalizer.Form.NFD)
+              .replaceAll("\\p{M}", "")
+              .toLowerCase(Locale.ROOT);
+      for (int m = 0; m < MONTHS.size(); m++) {
+        for (String begin : MONTHS.get(m).split(" ", -1)) {
+          if (name.startsWith(begin)) {
+            return m + 1;
+          }
+        }
+      }
+      return 0;
     }
 
     /** Up to so many digits from here on; {@code digits} tells how many there were. */
@@ -315,7 +336,7 @@ record TimeText(Kind kind, double seconds, double dayFirstSeconds, Order order) 
     }
 
     private static boolean letter(char c) {
-      return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z');
+      return Character.isLetter(c);
     }
   }
 }

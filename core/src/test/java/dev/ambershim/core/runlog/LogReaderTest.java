@@ -83,6 +83,32 @@ class LogReaderTest {
     }
 
     @Test
+    void columnsByPlaceWhereCellsAreEmpty() {
+      RunLog log =
+          read(
+              """
+              logged by hand
+                time core 0 core 1  room power
+                   0   40.5   41.0 21.50
+                   1   50.5               120.5
+                   2   60.5   61.5 21.50  121.0
+
+                   3          62.5 21.50  121.5
+                   4  100.5  101.5 21.50  122.0
+              """);
+      assertThat(log.with(Role.CORE)).hasSize(2);
+      assertThat(log.with(Role.CORE).get(0).values())
+          .containsExactly(40.5, 50.5, 60.5, Double.NaN, 100.5);
+      assertThat(log.with(Role.CORE).get(1).values())
+          .containsExactly(41, Double.NaN, 61.5, 62.5, 101.5);
+      assertThat(log.with(Role.ROOM).get(0).values())
+          .containsExactly(21.5, Double.NaN, 21.5, 21.5, 21.5);
+      assertThat(log.with(Role.POWER).get(0).values())
+          .containsExactly(Double.NaN, 120.5, 121, 121.5, 122);
+      assertThat(log.seconds()).containsExactly(0, 1, 2, 3, 4);
+    }
+
+    @Test
     void quotedDecimalCommasBetweenCommas() {
       RunLog log =
           read("time,core 0,room\n0,\"61,5\",\"21,5\"\n1,\"62,0\",\"21,5\"\n2,\"62,5\",\"21,5\"\n");

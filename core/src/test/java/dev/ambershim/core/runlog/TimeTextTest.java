@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDateTime;
+import java.time.Month;
 import java.time.ZoneOffset;
+import java.time.format.TextStyle;
+import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -101,6 +104,21 @@ class TimeTextTest {
     assertThat(date.dateOnly()).isTrue();
     assertThat(date.with(time).seconds()).isEqualTo(epoch(2026, 3, 14, 15, 9, 26));
     assertThat(time.with(date).seconds()).isEqualTo(epoch(2026, 3, 14, 15, 9, 26));
+  }
+
+  /** The names are those of java.time, short and in full. */
+  @ParameterizedTest
+  @ValueSource(strings = {"en", "de", "fr", "es", "it", "nl", "pt"})
+  void monthsInTheirOwnWords(String language) {
+    for (Month month : Month.values()) {
+      for (TextStyle style : new TextStyle[] {TextStyle.SHORT, TextStyle.FULL}) {
+        String name = month.getDisplayName(style, Locale.forLanguageTag(language));
+        TimeText time = TimeText.of("14 " + name + " 2026 15:09:26");
+        assertThat(time.seconds())
+            .as("%s in %s", name, language)
+            .isEqualTo(epoch(2026, month.getValue(), 14, 15, 9, 26));
+      }
+    }
   }
 
   @ParameterizedTest
