@@ -95,13 +95,14 @@ public final class ChartModel {
     reading.set(Math.max(now.fromMinutes(), Math.min(now.toMinutes(), minute)));
   }
 
-  /** The marks with one more where it is read; the same marks if it is not read. */
+  /** The marks with one more where it is read; the same if it is not read, or marked already. */
   public List<RunMark> marked(List<RunMark> marks) {
-    if (reading.get() == null) {
+    Double minute = reading.get();
+    if (minute == null || marks.stream().anyMatch(m -> m.minutes() == minute)) {
       return marks;
     }
     List<RunMark> more = new ArrayList<>(marks);
-    more.add(new RunMark(reading.get(), ""));
+    more.add(new RunMark(minute, ""));
     return more;
   }
 
