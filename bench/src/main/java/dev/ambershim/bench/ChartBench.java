@@ -20,6 +20,7 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Stage;
 
@@ -34,6 +35,10 @@ public final class ChartBench {
   private static final int SAMPLES = 5_000_000;
   private static final int FRAMES = 240;
   private static final int WARM = 60;
+
+  /** The chart's height; its width is the window's. In the application it is half as wide. */
+  private static final double HEIGHT = 400;
+
   private static volatile Result result;
 
   /**
@@ -104,7 +109,10 @@ public final class ChartBench {
       ChartData data = ChartData.of(lines);
       double ready = (System.nanoTime() - begin) / 1e9;
       chart.show(data);
-      stage.setScene(new Scene(new StackPane(base, over), 1280, 800));
+      StackPane stack = new StackPane(base, over);
+      stack.setMinHeight(HEIGHT);
+      stack.setMaxHeight(HEIGHT);
+      stage.setScene(new Scene(new BorderPane(stack), 1280, 800));
       stage.show();
       new AnimationTimer() {
         private int frame = -WARM;

@@ -65,6 +65,10 @@ public abstract class DesktopTest {
           model.begin(opened);
           stage.requestFocus();
         });
+    // What lies below the fold follows some frames after the rest.
+    AtomicBoolean whole = new AtomicBoolean();
+    onFx(() -> Frames.later(14, () -> whole.set(true)));
+    until("all of it is there", whole::get);
     settle();
   }
 

@@ -263,6 +263,7 @@ class ShellTest extends DesktopTest {
     onFx(() -> model.addLogs(List.of(after, late), Side.AFTER));
     settle();
     // A further state is a name that is typed; then which two are compared is picked.
+    click("pick-state-2");
     onFx(
         () -> {
           @SuppressWarnings("unchecked")

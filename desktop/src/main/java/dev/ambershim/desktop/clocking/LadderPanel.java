@@ -45,6 +45,8 @@ public final class LadderPanel extends VBox {
   private final VBox rows = new VBox(2);
   private final VBox terms = new VBox(2);
   private RungEntryForm form;
+  private Job asked;
+  private Headroom ladders;
   private Job shown;
   private Notation writing;
 
@@ -63,7 +65,7 @@ public final class LadderPanel extends VBox {
     answer.setId(id + "-answer");
     getStyleClass().add("panel");
     getChildren().addAll(Labels.line("How far does it clock?", "question"), answer, picture, words);
-    Later.afterOpening(model, this::addEntry);
+    Later.belowTheFold(model, this::addEntry);
   }
 
   private void addEntry() {
@@ -78,25 +80,33 @@ public final class LadderPanel extends VBox {
     HBox foot = new HBox(10, take, write, Labels.line("Ctrl+G goes to the clock.", "hint"));
     foot.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(rows, form, terms, foot, Labels.wrapped(CAUTION, "hint"));
-    refill();
+    if (asked != null) {
+      show(asked, ladders);
+    }
   }
 
   /** Shows a job's ladders; what takes a moment to work out follows. */
   public void show(Job job, Headroom headroom) {
+    asked = job;
+    ladders = headroom;
+    // Until the window has opened there is no place for it to be seen.
+    if (form == null) {
+      return;
+    }
     Notation notation = model.notationProperty().get();
-    Headroom asked =
+    Headroom shownHere =
         both
             ? headroom
             : Headroom.of(
                 headroom.before().rungs(), List.of(), job.ladder(), job.remountKelvin(), notation);
-    answer.setText(asked.finding().sentence());
-    picture(asked, Double.NaN, Double.NaN);
+    answer.setText(shownHere.finding().sentence());
+    picture(shownHere, Double.NaN, Double.NaN);
     if (!job.equals(shown) || !notation.equals(writing)) {
       shown = job;
       writing = notation;
       refill();
     }
-    model.reckoning().submit("", progress -> Told.of(asked, both), told -> tell(job, told));
+    model.reckoning().submit("", progress -> Told.of(shownHere, both), told -> tell(job, told));
   }
 
   /** What takes a moment. */

@@ -4,6 +4,7 @@ import dev.ambershim.core.picture.Mark;
 import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.Tone;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
@@ -28,6 +29,8 @@ public final class PictureView extends Region {
   private static final double[] SOLID = {};
   private static final Map<Tone, Color> PAPER = colours(false);
   private static final Map<Tone, Color> GRAPHITE = colours(true);
+
+  private static final Map<Double, Font> FONTS = new HashMap<>();
 
   private final Canvas canvas = new Canvas();
   private BiFunction<Double, Double, Picture> source;
@@ -184,9 +187,16 @@ public final class PictureView extends Region {
     g.drawImage(image, r.x(), r.y(), r.width(), r.height());
   }
 
+  /** Looking a font up takes longer than painting a word with it. */
+  private static Font font(boolean strong, double size) {
+    return FONTS.computeIfAbsent(
+        strong ? -size : size,
+        s -> Font.font("Lato", s < 0 ? FontWeight.BOLD : FontWeight.NORMAL, Math.abs(s)));
+  }
+
   private static void words(GraphicsContext g, Mark.Words w, Map<Tone, Color> colours) {
     g.setFill(colours.get(w.tone()));
-    g.setFont(Font.font("Lato", w.strong() ? FontWeight.BOLD : FontWeight.NORMAL, w.size()));
+    g.setFont(font(w.strong(), w.size()));
     g.setTextBaseline(VPos.BASELINE);
     g.setTextAlign(
         switch (w.anchor()) {

@@ -73,7 +73,7 @@ public final class ChartPanel extends VBox {
     VBox.setVgrow(stack, Priority.ALWAYS);
     VBox.setVgrow(this, Priority.SOMETIMES);
     listen();
-    Later.afterOpening(model, () -> getChildren().add(buttons(chartId)));
+    Later.belowTheFold(model, () -> getChildren().add(buttons(chartId)));
   }
 
   private void listen() {

@@ -12,6 +12,9 @@ public final class Later {
   /** The frame in which they follow. */
   private static final int FRAME = 3;
 
+  /** How many frames after those what lies below the fold follows. */
+  private static final int FOLD = 8;
+
   private Later() {}
 
   /** Runs something a few frames after the logbook was opened; soon, if it already is. */
@@ -31,6 +34,18 @@ public final class Later {
                 afterThePicture(then);
               }
             });
+  }
+
+  /**
+   * Runs something that nobody sees at first, because it lies below what fits into the window: when
+   * all that is in sight has long been painted; soon, if the logbook already is open.
+   */
+  public static void belowTheFold(ShellModel model, Runnable then) {
+    if (model.openedProperty().get()) {
+      afterThePicture(then);
+    } else {
+      afterOpening(model, () -> Frames.later(FOLD, then));
+    }
   }
 
   /** Runs something a few frames from now. */

@@ -1,8 +1,12 @@
 package dev.ambershim.desktop.shell;
 
 import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.StackPane;
 
 /**
  * When a pick counts: once the list closes, at Enter, or when the box is left. Stepping through
@@ -10,6 +14,28 @@ import javafx.scene.input.KeyCode;
  */
 public final class Picks {
   private Picks() {}
+
+  /**
+   * A button that turns into a box to pick from when it is pressed. Boxes take long to make, and
+   * few are ever opened.
+   *
+   * @param id of the button; the box has one of its own
+   */
+  public static Node onDemand(
+      String words, String id, boolean disabled, Supplier<? extends ComboBox<?>> box) {
+    Button button = new Button(words);
+    button.setId("pick-" + id);
+    button.getStyleClass().add("small");
+    button.setDisable(disabled);
+    StackPane place = new StackPane(button);
+    button.setOnAction(
+        e -> {
+          ComboBox<?> made = box.get();
+          place.getChildren().setAll(made);
+          made.requestFocus();
+        });
+    return place;
+  }
 
   /** Tells of each pick that counts and differs from the last. */
   public static <T> void follow(ComboBox<T> box, Consumer<T> picked) {

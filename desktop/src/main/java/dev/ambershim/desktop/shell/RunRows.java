@@ -75,7 +75,20 @@ public final class RunRows extends VBox {
     Button remove = button("Remove", "remove-" + run.index(), () -> model.removeRun(run.index()));
     move.setDisable(model.readOnly());
     remove.setDisable(model.readOnly());
-    HBox head = new HBox(which, name, Labels.spring(), state(run), mounted, columns, move, remove);
+    HBox head =
+        new HBox(
+            which,
+            name,
+            Labels.spring(),
+            Picks.onDemand(
+                run.entry().stateName(),
+                "state-" + run.index(),
+                model.readOnly(),
+                () -> state(run)),
+            mounted,
+            columns,
+            move,
+            remove);
     head.getStyleClass().add("run-row");
     VBox box = new VBox(2, head);
     if (run.problem().isPresent()) {

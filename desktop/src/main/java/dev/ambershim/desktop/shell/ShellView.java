@@ -89,7 +89,7 @@ public final class ShellView extends StackPane {
               }
             });
     showStage();
-    Later.afterOpening(
+    Later.belowTheFold(
         model,
         () -> {
           if (!model.readOnly()) {
