@@ -406,6 +406,14 @@ public final class Headroom {
   }
 
   private String cooler(double mean, Interval interval) {
+    if (Double.isInfinite(interval.low())) {
+      // Some of what the rungs allow has no rest at that clock before the work.
+      return "the hottest core is "
+          + (Double.isInfinite(mean) ? "" : notation.text(-mean, Unit.KELVIN) + " ")
+          + "cooler (at least "
+          + notation.number(-interval.high(), Unit.KELVIN)
+          + "; before the work leakage might have run away there).";
+    }
     boolean open = interval.contains(0);
     return "the hottest core is "
         + notation.text(Math.abs(mean), Unit.KELVIN)

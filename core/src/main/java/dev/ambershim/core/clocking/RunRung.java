@@ -22,7 +22,9 @@ public final class RunRung {
   public static Optional<Rung> of(RunLog log, RunAnalysis run) {
     double load = run.loadToSeconds() - run.loadFromSeconds();
     boolean throttled = run.throttledSeconds() > THROTTLED_SHARE * load;
-    double clock = throttled ? highest(log, run) : run.clockMegahertz();
+    // A run that never settled has no mean clock, but it had one.
+    boolean held = !throttled && !Double.isNaN(run.clockMegahertz());
+    double clock = held ? run.clockMegahertz() : highest(log, run);
     if (!(clock >= 100 && clock <= 12_000)) {
       return Optional.empty();
     }

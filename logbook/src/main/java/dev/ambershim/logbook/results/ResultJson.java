@@ -160,8 +160,8 @@ public final class ResultJson {
         .ifPresent(
             i -> {
               ObjectNode interval = node.putObject("interval");
-              interval.put("low", i.low());
-              interval.put("high", i.high());
+              figure(interval, "low", i.low());
+              figure(interval, "high", i.high());
               interval.put("level", i.level());
             });
     node.set("working", working(finding.working()));

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import com.fasterxml.jackson.databind.JsonNode;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
+import dev.ambershim.core.clocking.Outcome;
+import dev.ambershim.core.clocking.Rung;
 import dev.ambershim.core.conduction.SolveWatch;
 import dev.ambershim.core.forecast.OwnRecord;
 import dev.ambershim.core.forecast.Question;
@@ -13,16 +15,27 @@ import dev.ambershim.core.forecast.Responses;
 import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.forecast.WhatIf;
 import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.job.RungEntry;
+import dev.ambershim.core.job.Side;
 import dev.ambershim.core.job.WeighQuestion;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.picture.Picture;
+import dev.ambershim.core.picture.RunChart;
+import dev.ambershim.core.picture.Tone;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.Channel;
+import dev.ambershim.core.runlog.ReadNotes;
+import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.logbook.Fixture;
 import dev.ambershim.logbook.results.ResultCsv;
 import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.StoredJob;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -32,12 +45,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -109,6 +124,79 @@ class ReportTest {
                     .getTagName())
             .isEqualTo("svg");
       }
+    }
+  }
+
+  @Test
+  void theClimbStandsInReportAndResults() throws IOException {
+    Rung low = Rung.typed(4700, 1.2, Outcome.PASSED, "", 80.0, 22.0);
+    Rung hot = Rung.typed(4800, 1.25, Outcome.TOO_HOT, "", 95.0, 22.0);
+    Rung high = Rung.typed(4900, 1.27, Outcome.PASSED, "", 78.0, 22.0);
+    Rung bad = Rung.typed(5000, 1.3, Outcome.FAILED, "froze", 81.0, 22.0);
+    Job job =
+        assessment
+            .job()
+            .withRung(new RungEntry(Side.BEFORE, low))
+            .withRung(new RungEntry(Side.BEFORE, hot))
+            .withRung(new RungEntry(Side.AFTER, high))
+            .withRung(new RungEntry(Side.AFTER, bad));
+    Map<String, RunLog> logs = new HashMap<>();
+    assessment.runs().forEach(r -> logs.put(r.entry().sha256(), r.log()));
+    Assessment climbed = Assessment.of(job, logs, Notation.METRIC);
+    Path pdf = folder.resolve("climb.pdf");
+    ReportFiles.write(climbed, Optional.empty(), Notation.METRIC, "1 March 2026", pdf);
+    try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+      String text = new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+      assertThat(text)
+          .contains("and 200 MHz more under your limit.")
+          .contains("How far it clocks")
+          .contains("5000 failed")
+          .contains("5000 MHz failed: froze.")
+          .contains("before the work leakage might have run away there");
+    }
+    Path results = folder.resolve("climb.json");
+    ReportFiles.writeResults(climbed, results);
+    assertThat(Files.readString(results))
+        .contains("\"lowestNotPassedMegahertz\" : 4800.0")
+        .contains("\"gainByHeat\"")
+        .doesNotContain("Infinity");
+  }
+
+  @Test
+  void aDenseLineIsABandInEveryForm() throws IOException {
+    double[] seconds = new double[9000];
+    double[] core = new double[9000];
+    double[] room = new double[9000];
+    for (int i = 0; i < seconds.length; i++) {
+      seconds[i] = i;
+      core[i] = 70 - 40 * Math.exp(-i / 30.0) + Math.sin(i * 1.7);
+      room[i] = 22;
+    }
+    RunLog log =
+        new RunLog(
+            "long.csv",
+            seconds,
+            List.of(
+                new Channel("core", "°C", Role.CORE, 1, core),
+                new Channel("room", "°C", Role.ROOM, 1, room)),
+            new ReadNotes("UTF-8", "comma", false, 9000, 0, 0, List.of()));
+    RunChart.Line line =
+        new RunChart.Line("long", false, log, RunAnalyser.analyse(log, OptionalDouble.empty()));
+    Picture picture = RunChart.of(List.of(line), Notation.METRIC, 600, 200);
+    String svg = SvgPainter.paint(picture);
+    assertThat(svg).contains("<polygon fill=\"" + Tone.BEFORE.hex(false) + "\" points=\"");
+    Report report = new Report("band", List.of(new Block.Figure(picture, "A long run.")));
+    byte[] bytes = PdfReport.of(report);
+    try (PDDocument document = Loader.loadPDF(bytes)) {
+      BufferedImage page = new PDFRenderer(document).renderImage(0);
+      int wanted = Integer.parseInt(Tone.BEFORE.hex(false).substring(1), 16);
+      int found = 0;
+      for (int x = 0; x < page.getWidth(); x++) {
+        for (int y = 0; y < page.getHeight(); y++) {
+          found += (page.getRGB(x, y) & 0xffffff) == wanted ? 1 : 0;
+        }
+      }
+      assertThat(found).isGreaterThan(400);
     }
   }
 
