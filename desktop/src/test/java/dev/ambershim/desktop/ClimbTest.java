@@ -109,6 +109,10 @@ class ClimbTest extends DesktopTest {
     told();
     assertThat(text("prove-ladder-answer")).contains("less than 4700 MHz before");
 
+    fill("ladder-load", "all cores");
+    told();
+    assertThat(words()).contains("Load: all cores.");
+
     // Restart: all is there again, in Baseline with its own side only.
     close();
     open();

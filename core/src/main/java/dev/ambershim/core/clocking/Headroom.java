@@ -212,6 +212,9 @@ public final class Headroom {
       }
     }
     unequal(reasons);
+    if (!isEmpty() && !before.terms().load().isEmpty()) {
+      reasons.add("Load: " + before.terms().load() + ".");
+    }
     if (!isEmpty() && Double.isNaN(before.roomCelsius())) {
       reasons.add("No rung has a room temperature, so the limit is judged in the room of the day.");
     }

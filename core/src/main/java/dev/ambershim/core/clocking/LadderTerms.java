@@ -20,6 +20,11 @@ public record LadderTerms(
     load = load == null ? "" : load.strip();
   }
 
+  /** The same under another load. */
+  public LadderTerms under(String other) {
+    return new LadderTerms(limitCelsius, stepMegahertz, roomCelsius, other);
+  }
+
   /** The finest step that is still worth a try. */
   double finestMegahertz() {
     return Math.min(stepMegahertz, 25);

@@ -27,6 +27,7 @@ import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -184,8 +185,34 @@ public final class LadderPanel extends VBox {
       }
     }
     terms.getChildren().clear();
+    terms.getChildren().add(load());
     JobFields.figures(shown, LadderFields.LADDER, Side.BEFORE)
         .forEach(f -> terms.getChildren().add(new FieldRow(model, f)));
+  }
+
+  /** Under which load the clock is tried; both sides must stand under the same. */
+  private HBox load() {
+    TextField field = new TextField(shown.ladder().load());
+    field.setId("ladder-load");
+    field.setPromptText("such as: all cores, half an hour");
+    field.setPrefWidth(280);
+    field.disableProperty().bind(model.readOnlyProperty());
+    Runnable keep =
+        () ->
+            model.edit(
+                "load of the ladder", job -> job.withLadder(job.ladder().under(field.getText())));
+    field.setOnAction(e -> keep.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was) {
+                keep.run();
+              }
+            });
+    HBox row = new HBox(8, Labels.line("Load of both ladders"), Labels.spring(), field);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
   }
 
   private HBox row(int index, RungEntry entry) {
