@@ -1,12 +1,11 @@
 package dev.ambershim.cli;
 
+import static dev.ambershim.cli.Outcome.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import dev.ambershim.logbook.store.Json;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,23 +16,10 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import picocli.CommandLine;
 
 /** The commands as a person types them: output, exit codes, messages. */
 class CommandsTest {
   @TempDir Path folder;
-
-  private record Outcome(int code, String out, String err) {}
-
-  private static Outcome run(String... words) {
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    CommandLine line = AmberShim.commandLine();
-    line.setOut(new PrintWriter(out));
-    line.setErr(new PrintWriter(err));
-    int code = line.execute(words);
-    return new Outcome(code, out.toString(), err.toString());
-  }
 
   private String log(String name, double rise, String head, boolean comma) throws IOException {
     Random random = new Random(name.hashCode());

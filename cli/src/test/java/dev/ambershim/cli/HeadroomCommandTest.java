@@ -1,33 +1,19 @@
 package dev.ambershim.cli;
 
+import static dev.ambershim.cli.Outcome.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import dev.ambershim.logbook.store.Json;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 
 class HeadroomCommandTest {
   @TempDir Path folder;
-
-  private record Outcome(int code, String out, String err) {}
-
-  private static Outcome run(String... words) {
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    CommandLine line = AmberShim.commandLine();
-    line.setOut(new PrintWriter(out));
-    line.setErr(new PrintWriter(err));
-    int code = line.execute(words);
-    return new Outcome(code, out.toString(), err.toString());
-  }
 
   private String rungs() throws IOException {
     Path file = folder.resolve("rungs.csv");

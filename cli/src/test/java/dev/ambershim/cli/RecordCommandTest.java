@@ -1,32 +1,19 @@
 package dev.ambershim.cli;
 
+import static dev.ambershim.cli.Outcome.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import dev.ambershim.logbook.store.Json;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 
 /** {@code record} from the command line, on the rig and on a made tree of sensor files. */
 class RecordCommandTest {
   @TempDir Path folder;
-
-  private record Outcome(int code, String out, String err) {}
-
-  private static Outcome run(String... arguments) {
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    CommandLine line = AmberShim.commandLine();
-    line.setOut(new PrintWriter(out));
-    line.setErr(new PrintWriter(err));
-    return new Outcome(line.execute(arguments), out.toString(), err.toString());
-  }
 
   @Test
   void theRigIsConductedAndJudged() throws IOException {

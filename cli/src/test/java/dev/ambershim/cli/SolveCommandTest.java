@@ -6,15 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import dev.ambershim.logbook.store.Json;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import picocli.CommandLine;
 
 /** {@code solve} as a person types it. */
 class SolveCommandTest {
@@ -42,21 +39,14 @@ class SolveCommandTest {
 
   @TempDir Path folder;
 
-  private record Outcome(int code, String out, String err) {}
-
   private Outcome solve(String json, String... words) throws IOException {
     Path file = folder.resolve("case.stack.json");
     Files.writeString(file, json);
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    CommandLine line = AmberShim.commandLine();
-    line.setOut(new PrintWriter(out));
-    line.setErr(new PrintWriter(err));
     String[] all = new String[words.length + 2];
     all[0] = "solve";
     all[1] = file.toString();
     System.arraycopy(words, 0, all, 2, words.length);
-    return new Outcome(line.execute(all), out.toString(), err.toString());
+    return Outcome.run(all);
   }
 
   @Test

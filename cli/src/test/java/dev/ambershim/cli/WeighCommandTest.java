@@ -13,8 +13,6 @@ import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.Readings;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -23,25 +21,16 @@ import java.util.List;
 import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 
 /** {@code weigh} as a person types it. */
 class WeighCommandTest {
   @TempDir Path folder;
 
-  private record Outcome(int code, String out, String err) {}
-
   private Outcome weigh(String... arguments) {
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    CommandLine line = AmberShim.commandLine();
-    line.setOut(new PrintWriter(out));
-    line.setErr(new PrintWriter(err));
     String[] all = new String[arguments.length + 1];
     all[0] = "weigh";
     System.arraycopy(arguments, 0, all, 1, arguments.length);
-    int code = line.execute(all);
-    return new Outcome(code, out.toString(), err.toString());
+    return Outcome.run(all);
   }
 
   private String job(Job job) throws IOException {

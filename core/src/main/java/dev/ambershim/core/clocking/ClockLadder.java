@@ -9,7 +9,8 @@ import java.util.OptionalDouble;
  * The rungs of one state of a chip and where they leave it. The highest clock lies between the
  * highest rung that passed under the limit and the lowest above it that did not; where in between,
  * the ladder does not tell. A clock passes if one voltage passed there, and every try at that
- * voltage; a rung that passed above the limit counts as too hot.
+ * voltage; a rung that passed above the limit counts as too hot. A rung that was stopped before it
+ * told anything bounds nothing.
  */
 public final class ClockLadder {
   private final List<Rung> rungs;
@@ -35,6 +36,7 @@ public final class ClockLadder {
     pass = this.rungs.stream().mapToDouble(Rung::clockMegahertz).filter(this::passes).max();
     block =
         this.rungs.stream()
+            .filter(r -> r.outcome() != Outcome.STOPPED)
             .mapToDouble(Rung::clockMegahertz)
             .filter(c -> pass.isEmpty() || c >= pass.getAsDouble() + Rung.SAME_MEGAHERTZ)
             .min();
@@ -69,6 +71,7 @@ public final class ClockLadder {
             r ->
                 here.stream()
                     .filter(r::sameVoltage)
+                    .filter(other -> other.outcome() != Outcome.STOPPED)
                     .allMatch(other -> counts(other) == Outcome.PASSED));
   }
 
@@ -90,8 +93,25 @@ public final class ClockLadder {
   /** What stopped the climb: the tries at the lowest clock that did not pass. */
   public List<Rung> blockers() {
     List<Rung> found = new ArrayList<>();
-    block.ifPresent(b -> rungs.stream().filter(r -> r.atClock(b)).forEach(found::add));
+    block.ifPresent(
+        b ->
+            rungs.stream()
+                .filter(r -> r.atClock(b) && r.outcome() != Outcome.STOPPED)
+                .forEach(found::add));
     return found;
+  }
+
+  /** Tries that failed at a lower clock than one that passed, and at no lower voltage. */
+  List<Rung> failedBelow() {
+    if (pass.isEmpty()) {
+      return List.of();
+    }
+    Rung top = passedAt(pass.getAsDouble());
+    return rungs.stream()
+        .filter(r -> r.outcome() == Outcome.FAILED)
+        .filter(r -> r.clockMegahertz() < pass.getAsDouble() - Rung.SAME_MEGAHERTZ)
+        .filter(r -> r.sameVoltage(top) || r.voltageVolts() > top.voltageVolts())
+        .toList();
   }
 
   /** Whether heat is what stopped the climb, and not the chip's stability. */

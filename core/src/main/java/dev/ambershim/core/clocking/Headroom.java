@@ -178,7 +178,9 @@ public final class Headroom {
 
   private String where(ClockLadder ladder) {
     if (ladder.highestPass().isEmpty()) {
-      return "less than " + megahertz(ladder.rungs().get(0).clockMegahertz());
+      return ladder.lowestBlock().isEmpty()
+          ? "what no rung tells yet"
+          : "less than " + megahertz(ladder.lowestBlock().getAsDouble());
     }
     String pass = notation.number(ladder.highestPass().getAsDouble(), Unit.MEGAHERTZ);
     return ladder.lowestBlock().isEmpty()
@@ -209,6 +211,14 @@ public final class Headroom {
                   + (r.how().isEmpty() ? "" : ": " + r.how())
                   + ".");
         }
+      }
+    }
+    for (ClockLadder ladder : List.of(before, after)) {
+      for (Rung r : ladder.failedBelow()) {
+        reasons.add(
+            (ladder == before ? "Before, " : "After, ")
+                + megahertz(r.clockMegahertz())
+                + " failed although a higher clock passed; try both again, and longer.");
       }
     }
     unequal(reasons);
@@ -369,21 +379,19 @@ public final class Headroom {
 
   /** Hottest core after less before at one clock, K; measured where both passed, else modelled. */
   public Optional<Finding> kelvinAtEqualClock() {
-    List<Rung[]> pairs = pairs();
+    List<Pair> pairs = pairs();
     if (pairs.isEmpty()) {
       return modelledChange();
     }
     double mean = 0;
     double variance = 0;
-    for (Rung[] pair : pairs) {
-      mean += (pair[1].riseKelvin() - pair[0].riseKelvin()) / pairs.size();
-      variance +=
-          (Math.pow(pair[0].sigmaKelvin(), 2) + Math.pow(pair[1].sigmaKelvin(), 2))
-              / Math.pow(pairs.size(), 2);
+    for (Pair pair : pairs) {
+      mean += pair.changeKelvin() / pairs.size();
+      variance += pair.variance() / Math.pow(pairs.size(), 2);
     }
     variance += 2 * remountKelvin * remountKelvin;
     Interval interval = Interval.around(mean, NORMAL_95 * Math.sqrt(variance), 0.95);
-    double[] clocks = pairs.stream().mapToDouble(p -> p[0].clockMegahertz()).toArray();
+    double[] clocks = pairs.stream().mapToDouble(Pair::clockMegahertz).toArray();
     double low = DoubleStream.of(clocks).min().orElseThrow();
     double high = DoubleStream.of(clocks).max().orElseThrow();
     String where =
@@ -425,19 +433,49 @@ public final class Headroom {
         + (open ? "), which may be nothing." : ").");
   }
 
-  private List<Rung[]> pairs() {
-    List<Rung[]> pairs = new ArrayList<>();
-    for (Rung first : before.rungs()) {
-      for (Rung second : after.rungs()) {
-        if (ClockModel.tells(first)
-            && ClockModel.tells(second)
-            && first.atClock(second.clockMegahertz())
-            && first.sameVoltage(second)) {
-          pairs.add(new Rung[] {first, second});
-        }
+  /**
+   * Rungs of both sides at one clock and voltage, each side by its mean.
+   *
+   * @param variance of the change, K²
+   */
+  private record Pair(double clockMegahertz, double changeKelvin, double variance) {
+    static Pair of(List<Rung> first, List<Rung> second) {
+      return new Pair(
+          first.get(0).clockMegahertz(),
+          rise(second) - rise(first),
+          variance(first) + variance(second));
+    }
+
+    private static double rise(List<Rung> rungs) {
+      return rungs.stream().mapToDouble(Rung::riseKelvin).average().orElseThrow();
+    }
+
+    private static double variance(List<Rung> rungs) {
+      return rungs.stream().mapToDouble(r -> r.sigmaKelvin() * r.sigmaKelvin()).sum()
+          / (rungs.size() * rungs.size());
+    }
+  }
+
+  /** Each rung counts once, so that several tries at one clock do not pass for several clocks. */
+  private List<Pair> pairs() {
+    List<Pair> pairs = new ArrayList<>();
+    List<Rung> left = new ArrayList<>(before.rungs().stream().filter(ClockModel::tells).toList());
+    while (!left.isEmpty()) {
+      Rung one = left.get(0);
+      List<Rung> first = like(one, left);
+      List<Rung> second = like(one, after.rungs().stream().filter(ClockModel::tells).toList());
+      left.removeAll(first);
+      if (!second.isEmpty()) {
+        pairs.add(Pair.of(first, second));
       }
     }
     return pairs;
+  }
+
+  private static List<Rung> like(Rung one, List<Rung> rungs) {
+    return rungs.stream()
+        .filter(r -> r.atClock(one.clockMegahertz()) && r.sameVoltage(one))
+        .toList();
   }
 
   private Optional<Finding> modelledChange() {

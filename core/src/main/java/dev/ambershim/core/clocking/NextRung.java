@@ -19,6 +19,12 @@ public record NextRung(
   /** Under this distance to the limit a try is said to be close. */
   private static final double CLOSE_KELVIN = 5;
 
+  private static final double LEAST_MEGAHERTZ = 200;
+
+  private static boolean tooHot(Optional<ClockModel.Estimate> there, LadderTerms terms) {
+    return there.isPresent() && there.get().value() > terms.limitCelsius();
+  }
+
   /** What a core reaches at a clock. */
   interface Forecast {
     Optional<ClockModel.Estimate> at(double megahertz);
@@ -33,8 +39,17 @@ public record NextRung(
           "Begin at factory settings: hold your load there, and write down the clock.");
     }
     if (ladder.highestPass().isEmpty()) {
-      double lowest = ladder.rungs().get(0).clockMegahertz();
-      double down = lowest - terms.stepMegahertz();
+      double down = ladder.rungs().get(0).clockMegahertz() - terms.stepMegahertz();
+      // As far as heat asks for, so that no try is wasted on a rung that must be too hot.
+      while (down >= LEAST_MEGAHERTZ && tooHot(forecast.at(down), terms)) {
+        down -= terms.stepMegahertz();
+      }
+      if (down < LEAST_MEGAHERTZ) {
+        return new NextRung(
+            OptionalDouble.empty(),
+            Optional.empty(),
+            "No clock would stay under your limit. Better cooling comes first.");
+      }
       return at(down, forecast, "No rung has passed yet. Go down: try ", ladder, notation);
     }
     double pass = ladder.highestPass().getAsDouble();
@@ -65,7 +80,7 @@ public record NextRung(
     double step = terms.stepMegahertz();
     while (step >= terms.finestMegahertz()) {
       Optional<ClockModel.Estimate> there = forecast.at(pass + step);
-      if (there.isEmpty() || there.get().value() <= terms.limitCelsius()) {
+      if (!tooHot(there, terms)) {
         return at(
             pass + step,
             forecast,

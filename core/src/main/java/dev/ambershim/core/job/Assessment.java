@@ -15,6 +15,7 @@ import dev.ambershim.core.runlog.MountedRun;
 import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.runlog.Verdict;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -137,16 +138,22 @@ public record Assessment(
         c -> {
           Finding kelvin = c.finding();
           return (acrossTheWork() ? headroom.headline() : Optional.<String>empty())
-              .map(more -> kelvin.saying(with(kelvin.sentence(), more)))
+              .map(more -> kelvin.saying(with(c.verdict(), kelvin.sentence(), more)))
               .orElse(kelvin);
         });
   }
 
   /** "Helped by 11.8 K (10.9 to 12.7)." and "150 MHz more under your limit" in one sentence. */
-  private static String with(String sentence, String more) {
-    return sentence.endsWith(".")
-        ? sentence.substring(0, sentence.length() - 1) + ", and " + more + "."
-        : sentence + " And " + more + ".";
+  private static String with(Verdict verdict, String sentence, String more) {
+    boolean one =
+        verdict == Verdict.HELPED || verdict == Verdict.HURT || verdict == Verdict.TOO_SMALL;
+    boolean against = verdict == Verdict.HURT && more.contains(" more");
+    return one && sentence.endsWith(".")
+        ? sentence.substring(0, sentence.length() - 1)
+            + (against ? ", but " : ", and ")
+            + more
+            + "."
+        : sentence + " The rungs tell " + more + ".";
   }
 
   private static List<MountedRun> mounted(List<RunResult> runs, String state) {

@@ -107,10 +107,13 @@ public final class RunChart {
         pen.box(from - 3, at - 12, 7.2 * words.length() + 6, 16, Tone.PANEL, "");
         pen.strong(left ? x - 8 : x + 6, at, words, tone, 13, left ? Anchor.END : Anchor.START);
       }
+      String time = axes.time(minute, notation);
+      double wide = 6.2 * time.length();
+      pen.box(left ? x - 6 - wide : x + 2, axes.bottom() - 16, wide + 4, 15, Tone.PANEL, "");
       pen.words(
-          x,
+          left ? x - 4 : x + 4,
           axes.bottom() - 4,
-          axes.time(minute, notation),
+          time,
           Tone.INK,
           11,
           left ? Anchor.END : Anchor.START);
@@ -142,7 +145,15 @@ public final class RunChart {
       high = 10;
     }
     double margin = Math.max(0.5, (high - low) * 0.06);
-    return new Axes(width, height, span, low - margin, high + margin);
+    // Under the lowest line there is room for the bars at the foot.
+    double foot = bandHeight(data.series().size()) * data.series().size();
+    double plot = Math.max(1, height - TOP - BOTTOM - foot);
+    double under = (high - low + 2 * margin) * foot / plot;
+    return new Axes(width, height, span, low - margin - under, high + margin);
+  }
+
+  private static double bandHeight(int count) {
+    return Math.min(8, 40.0 / Math.max(1, count));
   }
 
   private static void band(Pen pen, Axes axes, Line line, int index, int count) {
@@ -158,7 +169,7 @@ public final class RunChart {
       return;
     }
     // Bands stack along the foot, so that those of several runs do not hide each other.
-    double each = Math.min(8, 40.0 / count);
+    double each = bandHeight(count);
     double y = axes.bottom() - each * (count - index);
     Tone tone = line.after() ? Tone.AFTER : Tone.BEFORE;
     pen.box(from, y, to - from, each - 1, line.after() ? Tone.AFTER_BAND : Tone.BEFORE_BAND, "");

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * One cell read as time, as loggers write it: a time of day, or a date with or without one, in
@@ -42,20 +43,22 @@ record TimeText(Kind kind, double seconds, double dayFirstSeconds, Order order) 
               + "|(elapsed )?(s|sec|secs|seconds|ms)");
 
   /** How months begin in English, German, French, Spanish, Italian, Dutch and Portuguese. */
-  private static final List<String> MONTHS =
-      List.of(
-          "jan gen ene",
-          "feb fev",
-          "mar mrz mrt maa",
-          "apr avr abr",
-          "may mai mag mei",
-          "jun juin giu",
-          "jul juil lug",
-          "aug aou ago",
-          "sep set",
-          "oct okt ott out",
-          "nov",
-          "dec dez dic");
+  private static final List<List<String>> MONTHS =
+      Stream.of(
+              "jan gen ene",
+              "feb fev",
+              "mar mrz mrt maa",
+              "apr avr abr",
+              "may mai mag mei",
+              "jun juin giu",
+              "jul juil lug",
+              "aug aou ago",
+              "sep set",
+              "oct okt ott out",
+              "nov",
+              "dec dez dic")
+          .map(names -> List.of(names.split(" ", -1)))
+          .toList();
 
   /** Whether a column of this name holds time. */
   static boolean named(String name) {
@@ -291,18 +294,22 @@ record TimeText(Kind kind, double seconds, double dayFirstSeconds, Order order) 
       if (at - from < 3) {
         return 0;
       }
-      String name =
-          Normalizer.normalize(text.substring(from, at), Normalizer.Form.NFD)
-              .replaceAll("\\p{M}", "")
-              .toLowerCase(Locale.ROOT);
+      String name = plain(text.substring(from, at)).toLowerCase(Locale.ROOT);
       for (int m = 0; m < MONTHS.size(); m++) {
-        for (String begin : MONTHS.get(m).split(" ", -1)) {
+        for (String begin : MONTHS.get(m)) {
           if (name.startsWith(begin)) {
             return m + 1;
           }
         }
       }
       return 0;
+    }
+
+    /** Without accents, which few names have. */
+    private static String plain(String name) {
+      return name.chars().allMatch(c -> c < 128)
+          ? name
+          : Normalizer.normalize(name, Normalizer.Form.NFD).replaceAll("\\p{M}", "");
     }
 
     /** Up to so many digits from here on; {@code digits} tells how many there were. */

@@ -154,6 +154,58 @@ class ClockLadderTest {
   }
 
   @Test
+  void aStoppedTryBoundsNothing() {
+    ClockLadder ladder =
+        new ClockLadder(
+            List.of(
+                passed(4700, 75),
+                ended(4700, Outcome.STOPPED),
+                ended(4800, Outcome.STOPPED),
+                ended(4900, Outcome.FAILED)),
+            TERMS,
+            22);
+    assertThat(ladder.highestPass()).hasValue(4700);
+    assertThat(ladder.lowestBlock()).hasValue(4900);
+  }
+
+  @Test
+  void severalTriesAtOneClockAreOnePair() {
+    Headroom once = headroom(List.of(passed(4700, 84)), List.of(passed(4700, 73)));
+    Headroom twice =
+        headroom(
+            List.of(passed(4700, 84), passed(4700, 84)),
+            List.of(passed(4700, 73), passed(4700, 73)));
+    var one = once.kelvinAtEqualClock().orElseThrow();
+    var two = twice.kelvinAtEqualClock().orElseThrow();
+    assertThat(two.value()).isEqualTo(one.value());
+    // Reading errors halve as squares, two mounts do not (JCGM 100:2008, 5.1.2).
+    assertThat(one.interval().orElseThrow().width() / 2)
+        .isCloseTo(1.959964 * Math.sqrt(2 * 0.64 + 2 * 0.09), within(1e-6));
+    assertThat(two.interval().orElseThrow().width() / 2)
+        .isCloseTo(1.959964 * Math.sqrt(0.64 + 2 * 0.09), within(1e-6));
+  }
+
+  @Test
+  void aFailureBelowAPassIsSaid() {
+    Headroom headroom = headroom(List.of(ended(4600, Outcome.FAILED), passed(4700, 75)), List.of());
+    assertThat(headroom.reasons())
+        .contains(
+            "Before, 4600 MHz failed although a higher clock passed; try both again, and longer.");
+  }
+
+  @Test
+  void whereAllIsTooHotTheNextTryIsOneThatFits() {
+    List<Rung> hot = List.of(passed(4600, 96), passed(4700, 100));
+    NextRung next = headroom(hot, List.of()).next(false);
+    assertThat(next.clockMegahertz().getAsDouble()).isLessThan(4500);
+    assertThat(next.hottest().orElseThrow().value()).isLessThanOrEqualTo(90);
+    LadderTerms cold = new LadderTerms(22, 100, 22.0, "");
+    NextRung none = Headroom.of(hot, List.of(), cold, 0.3, Notation.METRIC).next(false);
+    assertThat(none.clockMegahertz()).isEmpty();
+    assertThat(none.sentence()).contains("Better cooling comes first");
+  }
+
+  @Test
   void otherVoltagesAreNoPairAndAreNamed() {
     Rung before = Rung.typed(4700, 1.20, Outcome.PASSED, "", 84.0, 22.0);
     Rung after = Rung.typed(4700, 1.30, Outcome.PASSED, "", 84.0, 22.0);
@@ -172,6 +224,7 @@ class ClockLadderTest {
         .isInstanceOf(Problem.class)
         .hasMessageContaining("clock")
         .hasMessageContaining("100 to 12000 MHz");
+    assertThatThrownBy(() -> passed(4.7, 80)).hasMessageContaining("4.7 looks like GHz");
     assertThatThrownBy(() -> Rung.typed(4700, 12.0, Outcome.PASSED, "", 80.0, 22.0))
         .hasMessageContaining("voltage");
     assertThatThrownBy(() -> ended(4700, null)).hasMessageContaining("how it ended");

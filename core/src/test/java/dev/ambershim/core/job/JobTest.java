@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import dev.ambershim.core.assembly.CoolerClass;
 import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.clocking.Outcome;
+import dev.ambershim.core.clocking.Rung;
 import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.material.Filling;
 import dev.ambershim.core.notation.Notation;
@@ -227,6 +229,40 @@ class JobTest {
     assertThat(job.runs().get(1).inState(" after ").state()).isEmpty();
     // A side whose runs all have names is compared by the last of them.
     assertThat(Compared.of(job.withoutRun(1)).second()).isEqualTo("half a year later");
+  }
+
+  @Test
+  void theAnswerTakesTheMegahertzIn() {
+    Map<String, RunLog> logs =
+        Map.of("b", log("b.csv", 60, 900), "a", log("a.csv", 48, 900), "x", log("x.csv", 48, 20));
+    Job job =
+        Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "j")
+            .withRun(RunEntry.of(Side.BEFORE, "b.csv", "b"))
+            .withRung(rung(Side.BEFORE, 4700, Outcome.PASSED))
+            .withRung(rung(Side.BEFORE, 4800, Outcome.FAILED))
+            .withRung(rung(Side.AFTER, 5000, Outcome.PASSED));
+    assertThat(answer(job.withRun(RunEntry.of(Side.AFTER, "a.csv", "a")), logs))
+        .startsWith("Helped by 12.0 K")
+        .endsWith("), and at least 200 MHz more under your limit.");
+    // Where the runs do not tell, the rungs speak for themselves.
+    assertThat(answer(job.withRun(RunEntry.of(Side.AFTER, "x.csv", "x")), logs))
+        .startsWith("These runs cannot be compared")
+        .endsWith(". The rungs tell at least 200 MHz more under your limit.");
+    // Hotter and yet farther: one is said against the other.
+    Job worse =
+        job.withRuns(
+            List.of(RunEntry.of(Side.BEFORE, "a.csv", "a"), RunEntry.of(Side.AFTER, "b.csv", "b")));
+    assertThat(answer(worse, logs))
+        .startsWith("Hurt by 12.0 K")
+        .endsWith(", but at least 200 MHz more under your limit.");
+  }
+
+  private static RungEntry rung(Side side, double megahertz, Outcome outcome) {
+    return new RungEntry(side, Rung.typed(megahertz, null, outcome, "", null, null));
+  }
+
+  private static String answer(Job job, Map<String, RunLog> logs) {
+    return Assessment.of(job, logs, Notation.METRIC).answer().orElseThrow().sentence();
   }
 
   @Test

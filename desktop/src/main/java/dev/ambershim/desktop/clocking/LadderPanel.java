@@ -67,6 +67,13 @@ public final class LadderPanel extends VBox {
     getStyleClass().add("panel");
     getChildren().addAll(Labels.line("How far does it clock?", "question"), answer, picture, words);
     Later.belowTheFold(model, this::addEntry);
+    sceneProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is != null && asked != null) {
+                show(asked, ladders);
+              }
+            });
   }
 
   private void addEntry() {
@@ -90,8 +97,8 @@ public final class LadderPanel extends VBox {
   public void show(Job job, Headroom headroom) {
     asked = job;
     ladders = headroom;
-    // Until the window has opened there is no place for it to be seen.
-    if (form == null) {
+    // Nothing is worked out while nobody looks; what was asked last follows when it comes in sight.
+    if (form == null || getScene() == null) {
       return;
     }
     Notation notation = model.notationProperty().get();

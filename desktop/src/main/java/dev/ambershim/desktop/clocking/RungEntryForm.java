@@ -12,11 +12,13 @@ import dev.ambershim.desktop.shell.ShellModel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** Where a rung is written down: clock, how it ended, and what was read meanwhile. */
@@ -28,8 +30,8 @@ final class RungEntryForm extends VBox {
   private final ComboBox<String> ended = new ComboBox<>();
   private final TextField clock = box("rung-clock", "MHz");
   private final TextField volts = box("rung-volts", "V");
-  private final TextField hottest = box("rung-hottest", "°");
-  private final TextField room = box("rung-room", "°");
+  private final TextField hottest = box("rung-hottest", "");
+  private final TextField room = box("rung-room", "");
   private final TextField minutes = box("rung-minutes", "min");
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
 
@@ -55,21 +57,31 @@ final class RungEntryForm extends VBox {
     entry
         .getChildren()
         .addAll(
-            Labels.line("clock"),
-            clock,
+            named("clock", clock),
             ended,
-            Labels.line("hottest core"),
-            hottest,
-            Labels.line("room"),
-            room,
-            Labels.line("voltage"),
-            volts,
-            Labels.line("minutes held"),
-            minutes,
+            named("hottest core", hottest),
+            named("room", room),
+            named("voltage", volts),
+            named("minutes held", minutes),
             add);
+    units();
+    model.notationProperty().addListener((o, was, is) -> units());
     entry.disableProperty().bind(model.readOnlyProperty());
     wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
     getChildren().addAll(entry, wrong);
+  }
+
+  /** A box with its name, which stay together where the row breaks. */
+  private static HBox named(String name, TextField field) {
+    HBox pair = new HBox(6, Labels.line(name), field);
+    pair.setAlignment(Pos.CENTER_LEFT);
+    return pair;
+  }
+
+  private void units() {
+    String celsius = model.notationProperty().get().symbol(Unit.CELSIUS);
+    hottest.setPromptText(celsius);
+    room.setPromptText(celsius);
   }
 
   private static List<String> ways() {

@@ -104,7 +104,8 @@ public final class ProveView implements StageView {
               : "Of \"" + compared.second() + "\" against \"" + compared.first() + "\".");
       answer.show(now.answer().orElseThrow(), reasons, notation);
     } else {
-      answer.show(missing(now));
+      answer.show(
+          now.headroom().headline().map(h -> "It clocks " + h + ". ").orElse("") + missing(now));
     }
     strips(now.comparison().filter(c -> !c.figures().isEmpty()), notation);
     chart.show(now.runs());

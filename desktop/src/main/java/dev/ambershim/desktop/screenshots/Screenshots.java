@@ -6,6 +6,7 @@ import dev.ambershim.desktop.draw.Camera;
 import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.launch.Opening;
 import dev.ambershim.desktop.launch.Window;
+import dev.ambershim.desktop.shell.ChartPanel;
 import dev.ambershim.desktop.shell.Opened;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
@@ -93,8 +94,9 @@ public final class Screenshots extends Application {
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
     shots.add(new Shot("baseline-cores", () -> scrollTo("#baseline-cores")));
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
-    shots.add(new Shot("prove-cores", () -> scrollTo("#prove-chart")));
+    shots.add(new Shot("prove-cores", this::readChart));
     shots.add(new Shot("prove-ladder", () -> scrollTo("#prove-ladder-answer")));
+    shots.add(new Shot("prove-rungs", () -> scrollTo("#rung-clock")));
     shots.add(new Shot("working", () -> press(KeyCode.W, true)));
     shots.add(
         new Shot(
@@ -173,6 +175,16 @@ public final class Screenshots extends Application {
 
   private void go(Stage stage) {
     model.stageProperty().set(stage);
+  }
+
+  /** The chart from nearer, with its reading line and a mark. */
+  private void readChart() {
+    scrollTo("#prove-chart");
+    ChartPanel panel = (ChartPanel) shell.lookup("#prove-chart-stack").getParent();
+    panel.model().zoom(10, 0.6);
+    panel.model().readAt(630, 180);
+    ((Button) shell.lookup("#prove-chart-mark")).fire();
+    panel.model().step(35);
   }
 
   /** Brings a node to the top of the middle. */

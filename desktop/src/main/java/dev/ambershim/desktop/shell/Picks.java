@@ -6,6 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 
 /**
@@ -26,8 +27,10 @@ public final class Picks {
     Button button = new Button(words);
     button.setId("pick-" + id);
     button.getStyleClass().add("small");
+    button.setMinWidth(Region.USE_PREF_SIZE);
     button.setDisable(disabled);
     StackPane place = new StackPane(button);
+    place.setMinWidth(Region.USE_PREF_SIZE);
     button.setOnAction(
         e -> {
           ComboBox<?> made = box.get();

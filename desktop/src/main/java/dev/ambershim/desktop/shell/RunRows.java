@@ -15,6 +15,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Runs in words, a row a run, with what can be done to each. */
@@ -58,6 +59,8 @@ public final class RunRows extends VBox {
     Side side = run.entry().side();
     Label which = Labels.line(side.words(), side == Side.BEFORE ? "side-before" : "side-after");
     Label name = Labels.line(run.entry().fileName(), "strong");
+    name.setTooltip(new Tooltip(run.entry().fileName()));
+    name.setMinWidth(60);
     Side other = side == Side.BEFORE ? Side.AFTER : Side.BEFORE;
     Button columns = button("Columns", "columns-" + run.index(), () -> shell.showColumns(run));
     Button move =
@@ -81,7 +84,7 @@ public final class RunRows extends VBox {
             name,
             Labels.spring(),
             Picks.onDemand(
-                run.entry().stateName(),
+                run.entry().state().isEmpty() ? "State" : run.entry().state(),
                 "state-" + run.index(),
                 model.readOnly(),
                 () -> state(run)),
@@ -90,6 +93,7 @@ public final class RunRows extends VBox {
             move,
             remove);
     head.getStyleClass().add("run-row");
+    which.setMinWidth(Region.USE_PREF_SIZE);
     VBox box = new VBox(2, head);
     if (run.problem().isPresent()) {
       box.getChildren().add(Labels.wrapped(run.problem().get().getMessage(), "hint", "wrong"));
@@ -187,6 +191,8 @@ public final class RunRows extends VBox {
 
   private static Button button(String words, String id, Runnable action) {
     Button button = new Button(words);
+    // The file's name gives way before the words on a button do.
+    button.setMinWidth(Region.USE_PREF_SIZE);
     button.setId(id);
     button.getStyleClass().add("small");
     button.setOnAction(e -> action.run());

@@ -69,8 +69,9 @@ public final class RungCsv {
   }
 
   /**
-   * Reads rungs. Columns may stand in any order, apart by comma, semicolon or tab; only clock and
-   * outcome must be there; without a side a rung is of before the work.
+   * Reads rungs. Columns may stand in any order, apart by comma, semicolon or tab, also as
+   * clock_GHz, voltage_mV, hottest_F, room_F, power_mW and hours; only clock and outcome must be
+   * there; without a side a rung is of before the work.
    *
    * @throws Problem {@code rungs.…}, naming file, line and column
    */
@@ -106,22 +107,22 @@ public final class RungCsv {
 
   private static RungEntry rung(String file, NamedCsvRecord line) {
     long at = line.getStartingLineNumber();
-    String clock = cell(line, "clock_MHz");
-    if (clock.isEmpty()) {
+    Double clock = figure(file, line, Figure.CLOCK);
+    if (clock == null) {
       throw problem(file, at, "The rung has no clock_MHz.");
     }
     try {
       return new RungEntry(
           side(file, at, cell(line, "side")),
           new Rung(
-              figure(file, at, "clock_MHz", clock),
-              figure(file, at, "voltage_V", cell(line, "voltage_V")),
+              clock,
+              figure(file, line, Figure.VOLTAGE),
               outcome(file, at, cell(line, "outcome")),
               cell(line, "how"),
-              figure(file, at, "hottest_C", cell(line, "hottest_C")),
-              figure(file, at, "room_C", cell(line, "room_C")),
-              figure(file, at, "power_W", cell(line, "power_W")),
-              figure(file, at, "minutes", cell(line, "minutes")),
+              figure(file, line, Figure.HOTTEST),
+              figure(file, line, Figure.ROOM),
+              figure(file, line, Figure.POWER),
+              figure(file, line, Figure.MINUTES),
               "",
               null));
     } catch (Problem p) {
@@ -141,14 +142,45 @@ public final class RungCsv {
         .orElse("");
   }
 
-  private static Double figure(String file, long line, String name, String text) {
-    if (text.isEmpty()) {
-      return null;
+  /** A column of figures: its name, and the one that it has in another unit. */
+  private enum Figure {
+    CLOCK("clock_MHz", "clock_GHz", 1000, 0),
+    VOLTAGE("voltage_V", "voltage_mV", 1e-3, 0),
+    HOTTEST("hottest_C", "hottest_F", 1 / 1.8, -32 / 1.8),
+    ROOM("room_C", "room_F", 1 / 1.8, -32 / 1.8),
+    POWER("power_W", "power_mW", 1e-3, 0),
+    MINUTES("minutes", "hours", 60, 0);
+
+    private final String name;
+    private final String other;
+    private final double factor;
+    private final double plus;
+
+    Figure(String name, String other, double factor, double plus) {
+      this.name = name;
+      this.other = other;
+      this.factor = factor;
+      this.plus = plus;
     }
+  }
+
+  private static Double figure(String file, NamedCsvRecord line, Figure of) {
+    String plain = cell(line, of.name);
+    if (!plain.isEmpty()) {
+      return number(file, line, of.name, plain);
+    }
+    String other = cell(line, of.other);
+    return other.isEmpty()
+        ? null
+        : (Double) (number(file, line, of.other, other) * of.factor + of.plus);
+  }
+
+  private static double number(String file, NamedCsvRecord line, String name, String text) {
     try {
-      return Double.valueOf(text.replace(',', '.'));
+      return Double.parseDouble(text.replace(',', '.'));
     } catch (NumberFormatException e) {
-      throw problem(file, line, "\"" + text + "\" under " + name + " is no figure.");
+      throw problem(
+          file, line.getStartingLineNumber(), "\"" + text + "\" under " + name + " is no figure.");
     }
   }
 

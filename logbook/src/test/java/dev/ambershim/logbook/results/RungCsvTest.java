@@ -2,6 +2,7 @@ package dev.ambershim.logbook.results;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.clocking.Outcome;
 import dev.ambershim.core.clocking.Rung;
@@ -45,6 +46,24 @@ class RungCsvTest {
     assertThat(rungs.get(0).side()).isEqualTo(Side.AFTER);
     assertThat(rungs.get(1).side()).isEqualTo(Side.BEFORE);
     assertThat(rungs.get(1).rung().hottestCelsius()).isNull();
+  }
+
+  @Test
+  void otherUnitsAreTurned() {
+    Rung rung =
+        RungCsv.read(
+                "r.csv",
+                """
+                clock_GHz,outcome,voltage_mV,hottest_F,room_F,hours
+                4.7,passed,1250,185,71.6,0.5
+                """)
+            .get(0)
+            .rung();
+    assertThat(rung.clockMegahertz()).isCloseTo(4700, within(1e-9));
+    assertThat(rung.voltageVolts()).isCloseTo(1.25, within(1e-9));
+    assertThat(rung.hottestCelsius()).isCloseTo(85, within(1e-9));
+    assertThat(rung.roomCelsius()).isCloseTo(22, within(1e-9));
+    assertThat(rung.minutes()).isEqualTo(30);
   }
 
   @ParameterizedTest
