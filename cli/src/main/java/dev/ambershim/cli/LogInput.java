@@ -39,6 +39,21 @@ final class LogInput {
   record Run(RunLog log, RunAnalysis analysis, Optional<StepResponse> step) {}
 
   List<Run> read(List<Path> files) {
+    checkRoom(room);
+    Map<String, Role> said = new HashMap<>();
+    roles.forEach((column, role) -> said.put(column, role(role)));
+    return files.stream()
+        .flatMap(file -> LogFiles.inside(file).stream())
+        .map(file -> read(file, said))
+        .toList();
+  }
+
+  /**
+   * Checks a room as it was typed behind {@code --room}; null is none.
+   *
+   * @throws Problem {@code room.range}
+   */
+  static void checkRoom(Double room) {
     if (room != null && !(room > -40 && room < 60)) {
       throw new Problem(
           "room.range",
@@ -46,12 +61,6 @@ final class LogInput {
           room + " °C is no room.",
           "Give the air at the cooler's intake in °C, such as 22.5.");
     }
-    Map<String, Role> said = new HashMap<>();
-    roles.forEach((column, role) -> said.put(column, role(role)));
-    return files.stream()
-        .flatMap(file -> LogFiles.inside(file).stream())
-        .map(file -> read(file, said))
-        .toList();
   }
 
   private Run read(Path file, Map<String, Role> said) {

@@ -146,6 +146,7 @@ final class RecordCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws InterruptedException {
+    LogInput.checkRoom(room);
     Protocol conducted = school(protocol);
     if (stop != null) {
       conducted = conducted.stoppingAt(stop);

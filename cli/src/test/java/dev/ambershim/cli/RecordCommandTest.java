@@ -64,6 +64,8 @@ class RecordCommandTest {
     assertThat(run("record", "--rig", "--protocol", "fortnight", stem).err())
         .contains("three-plateaus");
     assertThat(run("record", "--rig", "--stop", "300", stem).err()).contains("stop");
+    assertThat(run("record", "--rig", "--room", "95", stem).err()).contains("--room");
+    assertThat(run("record", "--rig", "--volts", "12", stem).err()).contains("voltage");
     assertThat(run("record", stem).code()).isEqualTo(2);
     assertThat(run("record", "--sensors", "--root", folder.toString(), stem).err())
         .contains("no processor temperature");

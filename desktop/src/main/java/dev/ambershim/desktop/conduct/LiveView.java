@@ -21,6 +21,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The run's own screen: what happens, what is left, how hot, and whether it can be trusted. */
@@ -39,6 +40,7 @@ final class LiveView extends VBox {
   private final PictureView course = new PictureView();
   private final PictureView cores = new PictureView();
   private final Button stop = new Button("Stop the run  Space");
+  private boolean roomTold;
 
   /**
    * A screen for a run.
@@ -94,7 +96,8 @@ final class LiveView extends VBox {
         .addListener(
             (o, was, is) -> {
               ended(is.stop().words());
-              if (!is.plateaus().isEmpty()) {
+              // Where a sensor tells the room, there is nothing to ask.
+              if (!is.plateaus().isEmpty() && !roomTold) {
                 askRoom();
               }
             });
@@ -144,6 +147,7 @@ final class LiveView extends VBox {
           .getChildren()
           .add(Labels.wrapped(words, "live-words", c.holds() ? "quiet" : "broken"));
     }
+    roomTold |= !Double.isNaN(s.riseKelvin());
     drawCourse();
     drawCores(s.coreCelsius(), n);
   }
@@ -200,15 +204,11 @@ final class LiveView extends VBox {
             said.setText(problem.what() + " " + problem.remedy());
           }
         });
-    HBox row =
-        new HBox(
-            8,
-            Labels.line("Room at the end, if no sensor told it"),
-            field,
-            Labels.line(model.notationProperty().get().symbol(Unit.CELSIUS), "quiet"),
-            said);
+    Label unit = Labels.line(model.notationProperty().get().symbol(Unit.CELSIUS), "quiet");
+    unit.setMinWidth(Region.USE_PREF_SIZE);
+    HBox row = new HBox(8, Labels.line("Room at the end"), field, unit);
     row.setAlignment(Pos.CENTER_LEFT);
-    conditions.getChildren().add(row);
+    conditions.getChildren().addAll(row, said);
   }
 
   private static String capital(String words) {
