@@ -8,6 +8,8 @@ import dev.ambershim.core.clocking.LadderTerms;
 import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.forecast.Terms;
+import dev.ambershim.core.procedure.WorkCase;
+import dev.ambershim.core.procedure.WorkLog;
 import dev.ambershim.core.runlog.Judging;
 import dev.ambershim.core.runlog.RunMark;
 import java.util.ArrayList;
@@ -34,6 +36,7 @@ import java.util.stream.Stream;
  * @param readings settled states that were read by hand before the work
  * @param terms prices, ways of working and odds
  * @param ruinedAt the step at which the chip was lost, or null
+ * @param work how the job is worked, and what was done so far
  */
 public record Job(
     String title,
@@ -52,7 +55,8 @@ public record Job(
     List<RunMark> marks,
     List<Reading> readings,
     Terms terms,
-    Step ruinedAt) {
+    Step ruinedAt,
+    WorkLog work) {
   /** Copies its lists, and fills in what an older job does not say. */
   public Job {
     remountKelvin = remountKelvin == null ? Judging.USUAL_REMOUNT_KELVIN : remountKelvin;
@@ -62,6 +66,7 @@ public record Job(
     marks = marks == null ? List.of() : List.copyOf(marks);
     readings = readings == null ? List.of() : List.copyOf(readings);
     terms = terms == null ? Terms.USUAL : terms;
+    work = work == null ? WorkLog.EMPTY : work;
   }
 
   /** A new job from a starting point. */
@@ -83,7 +88,8 @@ public record Job(
         List.of(),
         List.of(),
         Terms.USUAL,
-        null);
+        null,
+        WorkLog.EMPTY);
   }
 
   /** By what its runs are judged. */
@@ -166,6 +172,21 @@ public record Job(
   /** The same job under other terms. */
   public Job withTerms(Terms other) {
     return with("terms", other);
+  }
+
+  /** The same job worked another way, or further. */
+  public Job withWork(WorkLog other) {
+    return with("work", other);
+  }
+
+  /** The same job with the chip lost at a step. */
+  public Job ruined(Step at) {
+    return with("ruinedAt", at);
+  }
+
+  /** What a plan of it is made for. */
+  public WorkCase workCase() {
+    return new WorkCase(chip, cooler, before, after, WorkWays.of(this));
   }
 
   private Job with(String part, Object value) {

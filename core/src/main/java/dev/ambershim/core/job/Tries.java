@@ -4,15 +4,24 @@ import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.forecast.OwnRecord;
 import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.material.Filling;
+import dev.ambershim.core.procedure.Mishap;
+import dev.ambershim.core.procedure.Mishap.Harm;
+import dev.ambershim.core.procedure.Plan;
+import dev.ambershim.core.procedure.PlanStep;
+import dev.ambershim.core.procedure.StepEntry;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * What a logbook's jobs say of the person's own tries. A job counts when it has a run after the
  * work (all its steps went well) or says at which step the chip was lost (those before it went
- * well).
+ * well). Of a job that is still under way, and of what the builds do not tell, such as lapping, the
+ * steps count that were done at the bench.
  */
 public final class Tries {
   private Tries() {}
@@ -22,20 +31,50 @@ public final class Tries {
     Map<Step, Integer> tries = new EnumMap<>(Step.class);
     Map<Step, Integer> ruins = new EnumMap<>(Step.class);
     for (Job job : jobs) {
-      boolean done = !job.runs(Side.AFTER).isEmpty();
-      if (!done && job.ruinedAt() == null) {
-        continue;
+      Optional<Step> ruin = ruin(job);
+      Set<Step> counted = EnumSet.noneOf(Step.class);
+      if (ruin.isPresent()) {
+        List<Step> steps = steps(job);
+        int at = steps.indexOf(ruin.get());
+        counted.addAll(at < 0 ? List.of() : steps.subList(0, at));
+        counted.add(ruin.get());
+        ruins.merge(ruin.get(), 1, Integer::sum);
+      } else {
+        if (!job.runs(Side.AFTER).isEmpty()) {
+          counted.addAll(steps(job));
+        }
+        counted.addAll(worked(job));
       }
-      List<Step> steps = steps(job);
-      if (job.ruinedAt() != null) {
-        ruins.merge(job.ruinedAt(), 1, Integer::sum);
-        int at = steps.indexOf(job.ruinedAt());
-        // A step that the builds do not tell of, such as lapping, counts by itself.
-        steps = at < 0 ? List.of(job.ruinedAt()) : steps.subList(0, at + 1);
-      }
-      steps.forEach(s -> tries.merge(s, 1, Integer::sum));
+      counted.forEach(s -> tries.merge(s, 1, Integer::sum));
     }
     return new OwnRecord(tries, ruins);
+  }
+
+  /** Where the chip was lost, if it was. */
+  private static Optional<Step> ruin(Job job) {
+    if (job.ruinedAt() != null) {
+      return Optional.of(job.ruinedAt());
+    }
+    return job.work().entries().stream()
+        .map(StepEntry::mishap)
+        .filter(m -> m != null && m.harm() == Harm.LOST && m.risk() != null)
+        .map(Mishap::risk)
+        .findFirst();
+  }
+
+  /** The risks all of whose steps were done at the bench. */
+  private static Set<Step> worked(Job job) {
+    if (job.work().entries().isEmpty()) {
+      return Set.of();
+    }
+    Set<String> done = job.work().done();
+    Set<Step> through = EnumSet.noneOf(Step.class);
+    Set<Step> open = EnumSet.noneOf(Step.class);
+    for (PlanStep step : Plan.of(job.workCase()).steps()) {
+      step.risk().ifPresent(r -> (done.contains(step.id()) ? through : open).add(r));
+    }
+    through.removeAll(open);
+    return through;
   }
 
   /** The risky steps between a job's builds, in the order of the work. */

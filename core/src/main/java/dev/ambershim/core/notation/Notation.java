@@ -6,6 +6,11 @@ import dev.ambershim.core.problem.Problem;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZonedDateTime;
+import java.time.format.TextStyle;
+import java.util.Locale;
 
 /**
  * How one person writes numbers: length in millimetres or inches, temperature in Celsius or
@@ -14,10 +19,50 @@ import java.math.RoundingMode;
  * @param inches lengths in inches and thou
  * @param fahrenheit temperatures in degrees Fahrenheit
  * @param decimalComma comma as the decimal mark
+ * @param twelveHours times of day as 6:05 pm
  */
-public record Notation(boolean inches, boolean fahrenheit, boolean decimalComma) {
+public record Notation(
+    boolean inches, boolean fahrenheit, boolean decimalComma, boolean twelveHours) {
   /** Metric with a decimal point. */
-  public static final Notation METRIC = new Notation(false, false, false);
+  public static final Notation METRIC = new Notation(false, false, false, false);
+
+  /** A time of day, such as 18:05 or 6:05 pm. */
+  public String time(LocalTime time) {
+    String minute = (time.getMinute() < 10 ? ":0" : ":") + time.getMinute();
+    if (!twelveHours) {
+      return (time.getHour() < 10 ? "0" : "") + time.getHour() + minute;
+    }
+    int hour = time.getHour() % 12;
+    return (hour == 0 ? 12 : hour) + minute + (time.getHour() < 12 ? " am" : " pm");
+  }
+
+  /** A day, such as Tue 16 June. */
+  public static String day(LocalDate day) {
+    return day.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH)
+        + " "
+        + day.getDayOfMonth()
+        + " "
+        + day.getMonth().getDisplayName(TextStyle.FULL, Locale.ENGLISH);
+  }
+
+  /** A day and time of day. */
+  public String moment(ZonedDateTime moment) {
+    return day(moment.toLocalDate()) + ", " + time(moment.toLocalTime());
+  }
+
+  /** A length of time in minutes, such as 45 min, 3 h 20 min or 2 d 4 h. */
+  public static String minutes(double minutes) {
+    long whole = Math.round(Math.abs(minutes));
+    String sign = minutes < 0 && whole > 0 ? "−" : "";
+    if (whole < 60) {
+      return sign + whole + " min";
+    }
+    if (whole < 2 * 1440) {
+      return sign + whole / 60 + " h" + (whole % 60 == 0 ? "" : " " + whole % 60 + " min");
+    }
+    long hours = Math.round(whole / 60.0);
+    return sign + hours / 24 + " d" + (hours % 24 == 0 ? "" : " " + hours % 24 + " h");
+  }
 
   private boolean customary(Unit unit) {
     return (unit.isLength() && inches) || (unit.isTemperature() && fahrenheit);

@@ -19,6 +19,7 @@ import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.picture.Mark.Anchor;
 import dev.ambershim.core.picture.Picture.Pen;
+import dev.ambershim.core.procedure.BenchState;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -31,9 +32,13 @@ public final class SectionPicture {
   private static final double LOUPE_HEIGHT = 96;
   private static final double MOST_PLATE_MILLIMETRES = 6;
 
+  /** How far around a die its parts are covered. */
+  private static final double RING_MILLIMETRES = 4;
+
   private final Chip chip;
   private final Cooler cooler;
   private final Build build;
+  private final BenchState state;
   private final Notation notation;
   private final Pen pen = new Pen();
   private final double width;
@@ -45,10 +50,17 @@ public final class SectionPicture {
   private double centre;
 
   private SectionPicture(
-      Chip chip, Cooler cooler, Build build, Notation notation, double width, double height) {
+      Chip chip,
+      Cooler cooler,
+      Build build,
+      BenchState state,
+      Notation notation,
+      double width,
+      double height) {
     this.chip = chip;
     this.cooler = cooler;
     this.build = build;
+    this.state = state;
     this.notation = notation;
     this.width = width;
     this.height = height;
@@ -57,7 +69,29 @@ public final class SectionPicture {
   /** Draws the section into a given size. */
   public static Picture of(
       Chip chip, Cooler cooler, Build build, Notation notation, double width, double height) {
-    return new SectionPicture(chip, cooler, build, notation, width, height).draw();
+    BenchState whole = build.lidOn() ? BenchState.CLOSED : BenchState.BARE;
+    return new SectionPicture(chip, cooler, build, whole, notation, width, height).draw();
+  }
+
+  /**
+   * Draws the section as the chip lies on the bench.
+   *
+   * @param build the build before the work, or the one after it once the new filling is in
+   */
+  public static Picture onBench(
+      Chip chip,
+      Cooler cooler,
+      Build build,
+      BenchState state,
+      Notation notation,
+      double width,
+      double height) {
+    return new SectionPicture(chip, cooler, build, state, notation, width, height).draw();
+  }
+
+  /** Whether it is put together as the build says, cooler and all. */
+  private boolean whole() {
+    return state.cooler() && state.lid() == build.lidOn();
   }
 
   private Picture draw() {
@@ -78,14 +112,18 @@ public final class SectionPicture {
     double z = 0;
     slab(0, chip.widthMillimetres(), z, chip.substrateMillimetres(), Tone.SUBSTRATE, SUBSTRATE);
     z += chip.substrateMillimetres();
-    if (build.lidOn()) {
+    if (build.lidOn() && state.lid()) {
       cavity(z, dieTop + inner);
+    } else if (state.sealant() && !whole()) {
+      rims(z, Math.max(0.06, build.glueMicrometres() / 1000));
     }
     for (Die die : chip.dies()) {
       double h = die.heightMicrometres() / 1000;
       slab(die.xMillimetres(), die.widthMillimetres(), z, h, Tone.SILICON, DIE);
       edges(die, z, h);
-      if (build.lidOn()) {
+      if (!whole() && !state.lid()) {
+        onDie(die, z);
+      } else if (build.lidOn()) {
         double gap = dieTop + inner - h;
         slab(
             die.xMillimetres(),
@@ -97,7 +135,11 @@ public final class SectionPicture {
       }
     }
     z += dieTop + inner;
-    if (build.lidOn()) {
+    if (!whole()) {
+      if (state.lid()) {
+        slab(0, chip.lid().widthMillimetres(), z, lid, tone(chip.lid().material()), LID);
+      }
+    } else if (build.lidOn()) {
       slab(0, chip.lid().widthMillimetres(), z, lid, tone(chip.lid().material()), LID);
       z += lid;
       slab(
@@ -119,7 +161,9 @@ public final class SectionPicture {
       }
     }
     z += outer;
-    slab(0, plateWidth, z, plate, tone(cooler.material()), PLATE);
+    if (whole()) {
+      slab(0, plateWidth, z, plate, tone(cooler.material()), PLATE);
+    }
     pen.words(
         8,
         14,
@@ -130,7 +174,11 @@ public final class SectionPicture {
         11,
         Anchor.START);
     scaleBar();
-    loupe();
+    if (whole()) {
+      loupe();
+    } else {
+      benchWords();
+    }
     return pen.picture(width, height, words());
   }
 
@@ -143,6 +191,50 @@ public final class SectionPicture {
       double x = side * (half - lid.rimMillimetres() / 2);
       slab(x, lid.rimMillimetres(), z, glue, Tone.GLUE, LID);
       slab(x, lid.rimMillimetres(), z + glue, depth - glue, tone(lid.material()), LID);
+    }
+  }
+
+  /** Where the lid's rim stood. */
+  private void rims(double z, double depth) {
+    double half = chip.lid().widthMillimetres() / 2;
+    for (int side = -1; side <= 1; side += 2) {
+      double x = side * (half - chip.lid().rimMillimetres() / 2);
+      slab(x, chip.lid().rimMillimetres(), z, depth, Tone.GLUE, LID);
+    }
+  }
+
+  /** What lies on a die and beside it while the chip is open; thin layers are drawn thicker. */
+  private void onDie(Die die, double z) {
+    double h = die.heightMicrometres() / 1000;
+    double width = die.widthMillimetres();
+    if (state.covered()) {
+      for (int side = -1; side <= 1; side += 2) {
+        slab(
+            die.xMillimetres() + side * (width / 2 + RING_MILLIMETRES / 2),
+            RING_MILLIMETRES,
+            z,
+            0.1,
+            Tone.COVER,
+            SUBSTRATE);
+      }
+    }
+    Filling old = build.lidOn() ? build.inner().filling() : build.outer().filling();
+    if (state.filmed()) {
+      slab(die.xMillimetres(), width, z + h, 0.08, Tone.GALLIUM, INNER);
+    } else if (state.masked()) {
+      slab(die.xMillimetres(), width, z + h, 0.1, Tone.COVER, DIE);
+    } else if (state.residue()) {
+      slab(die.xMillimetres(), width * 0.9, z + h, 0.1, tone(old), INNER);
+    }
+  }
+
+  private void benchWords() {
+    double top = height - LOUPE_HEIGHT + 12;
+    pen.words(8, top + 2, "As it lies on the bench", Tone.QUIET, 11, Anchor.START);
+    double y = top + 22;
+    for (String part : state.words().split(", ", -1)) {
+      pen.words(8, y, part, Tone.INK, 13, Anchor.START);
+      y += 17;
     }
   }
 
@@ -211,6 +303,9 @@ public final class SectionPicture {
   }
 
   private String words() {
+    if (!whole()) {
+      return "Cross-section of " + chip.name() + " on the bench: " + state.words() + ".";
+    }
     String inner =
         build.lidOn()
             ? build.inner().filling().words()

@@ -25,6 +25,8 @@ public enum Tone {
   SOLDER("#d1bd7a", "#cdb96f"),
   GLUE("#3d3a36", "#15130f"),
   GAP("#efe9dd", "#38342f"),
+  /** What covers parts and what masks a die. */
+  COVER("#b8791c", "#c98f35"),
   /** Figures on the dark half of a map's colours, in either theme. */
   ON_DEEP("#ffffff", "#ffffff"),
   /** Figures on the light half of a map's colours, in either theme. */

@@ -318,7 +318,7 @@ final class CleaningSteps {
             .minutes(2, 4, 8)
             .record("each flaw, with a photo")
             .hold(
-                work.metalOnLid() || (work.bare() && work.metalOnDie())
+                work.metalOnPlate()
                     ? "May the plate be used again, and is it copper or nickel, not aluminium?"
                     : "May the plate be used again?"));
   }

@@ -20,10 +20,10 @@ import java.util.Optional;
  * eye and nail; what cannot be seen from outside it says so.
  *
  * @param sentence the answer in one sentence
- * @param use the worst of the judgements
+ * @param worst the worst of the judgements
  * @param findings each flaw with what it means
  */
-public record SurfaceVerdict(String sentence, Fitness use, List<Finding> findings) {
+public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findings) {
   /** Whether a face may be used again. */
   public enum Fitness {
     YES("use it"),
@@ -48,11 +48,11 @@ public record SurfaceVerdict(String sentence, Fitness use, List<Finding> finding
    * A flaw with what it means.
    *
    * @param flaw the flaw
-   * @param use whether the face may be used again
+   * @param fitness whether the face may be used again
    * @param meaning what it means
    * @param doing what to do
    */
-  public record Finding(Flaw flaw, Fitness use, String meaning, String doing) {}
+  public record Finding(Flaw flaw, Fitness fitness, String meaning, String doing) {}
 
   /** Copies its list. */
   public SurfaceVerdict {
@@ -71,8 +71,8 @@ public record SurfaceVerdict(String sentence, Fitness use, List<Finding> finding
     for (Flaw flaw : flaws) {
       Finding finding = judge(flaw, plateBared);
       findings.add(finding);
-      if (finding.use().compareTo(worst) > 0) {
-        worst = finding.use();
+      if (finding.fitness().compareTo(worst) > 0) {
+        worst = finding.fitness();
       }
     }
     return new SurfaceVerdict(sentence(worst, findings, looked), worst, findings);
@@ -85,7 +85,7 @@ public record SurfaceVerdict(String sentence, Fitness use, List<Finding> finding
           : "Not looked at yet. Note what you find on each face, or that it is clean.";
     }
     Fitness use = worst;
-    Optional<Finding> first = findings.stream().filter(f -> f.use() == use).findFirst();
+    Optional<Finding> first = findings.stream().filter(f -> f.fitness() == use).findFirst();
     String what = first.map(f -> words(f.flaw())).orElse("");
     int count = findings.size();
     String of = count == 1 ? "" : " Of " + count + " flaws this is the worst.";
@@ -142,8 +142,8 @@ public record SurfaceVerdict(String sentence, Fitness use, List<Finding> finding
     };
   }
 
-  private static Finding found(Flaw flaw, Fitness use, String meaning, String doing) {
-    return new Finding(flaw, use, meaning, doing);
+  private static Finding found(Flaw flaw, Fitness fitness, String meaning, String doing) {
+    return new Finding(flaw, fitness, meaning, doing);
   }
 
   private static Finding crack(Flaw flaw, boolean die, boolean metal) {

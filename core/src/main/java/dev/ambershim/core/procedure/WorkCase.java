@@ -112,6 +112,11 @@ public record WorkCase(Chip chip, Cooler cooler, Build before, Build after, Ways
     return after.lidOn() && !settingsOnly() && metal(after);
   }
 
+  /** Whether liquid metal meets the cold plate. */
+  public boolean metalOnPlate() {
+    return metalOnLid() || (bare() && metalOnDie());
+  }
+
   /** Whether the cold plate is pasted. */
   public boolean pasted() {
     return !settingsOnly() && after.outer().filling() != Filling.LIQUID_METAL;

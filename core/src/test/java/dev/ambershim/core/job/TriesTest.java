@@ -10,6 +10,13 @@ import dev.ambershim.core.forecast.Odds;
 import dev.ambershim.core.forecast.OwnRecord;
 import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.material.Filling;
+import dev.ambershim.core.procedure.Mishap;
+import dev.ambershim.core.procedure.Mishap.Harm;
+import dev.ambershim.core.procedure.Plan;
+import dev.ambershim.core.procedure.PlanStep;
+import dev.ambershim.core.procedure.Way;
+import dev.ambershim.core.procedure.WorkLog;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -68,6 +75,58 @@ class TriesTest {
                 Step.LAP_DIE, 1));
     assertThat(record.ruins())
         .containsExactlyInAnyOrderEntriesOf(Map.of(Step.CLEAN_SOLDER, 1, Step.LAP_DIE, 1));
+  }
+
+  @Test
+  void whatWasDoneAtTheBenchCountsBeforeAnyRun() {
+    Instant now = Instant.parse("2026-03-01T09:00:00Z");
+    WorkLog log = glued.work();
+    for (String id : List.of("seat", "shear", "lift")) {
+      log = log.done(id, now, List.of());
+    }
+    // Opening is not through while its other steps are open.
+    assertThat(Tries.of(List.of(glued.withWork(log))).tries()).isEmpty();
+    for (PlanStep step : Plan.of(glued.workCase()).steps()) {
+      if (step.risk().filter(r -> r == Step.OPEN_TOOL).isPresent()) {
+        log = log.done(step.id(), now, List.of());
+      }
+    }
+    Job open = glued.withWork(log);
+    assertThat(Tries.of(List.of(open)).tries()).containsExactly(Map.entry(Step.OPEN_TOOL, 1));
+    assertThat(Tries.of(List.of(open)).ruins()).isEmpty();
+    // A run after counts it once, not twice.
+    assertThat(Tries.of(List.of(done(open))).tries()).containsEntry(Step.OPEN_TOOL, 1);
+    // A chip that was lost at the film.
+    Mishap lost = new Mishap("shorted", Harm.LOST, "cover all", Step.METAL_GUARDED);
+    Job ruined = open.withWork(log.with("film-die", e -> e.withMishap(lost)));
+    assertThat(Tries.of(List.of(ruined)).ruins()).containsExactly(Map.entry(Step.METAL_GUARDED, 1));
+    assertThat(Tries.of(List.of(ruined)).tries())
+        .containsOnly(Map.entry(Step.OPEN_TOOL, 1), Map.entry(Step.METAL_GUARDED, 1));
+    assertThat(Lesson.of(List.of(open, ruined)))
+        .extracting(Lesson::words)
+        .containsExactly("shorted (the chip is lost, a). Next time: cover all");
+    assertThat(Lesson.of(List.of(ruined)).get(0).title()).isEqualTo("Film the die");
+  }
+
+  @Test
+  void waysAndTermsNeverDiffer() {
+    Job bladed = WorkWays.take(glued, Way.BLADE);
+    assertThat(bladed.terms().blade()).isTrue();
+    assertThat(Plan.of(bladed.workCase()).step("cut")).isPresent();
+    Job uncovered = WorkWays.take(bladed, Way.NO_COVER);
+    assertThat(uncovered.terms().guard()).isFalse();
+    assertThat(Plan.of(uncovered.workCase()).step("cover")).isEmpty();
+    Job taped = WorkWays.take(uncovered, Way.VINYL_TAPE);
+    assertThat(taped.terms().guard()).isTrue();
+    assertThat(taped.workCase().cover()).isEqualTo(Way.VINYL_TAPE);
+    // The terms were changed in Weigh: the ways follow.
+    Job guarded = uncovered.withTerms(glued.terms());
+    assertThat(guarded.workCase().cover()).isEqualTo(Way.VARNISH);
+    assertThat(guarded.workCase().opener()).isEqualTo(Way.VICE_TOOL);
+    Job neither = WorkWays.take(bare(glued), Way.REST_NEITHER);
+    assertThat(neither.terms().frame()).isFalse();
+    assertThat(WorkWays.take(neither, Way.REST_SHIM).workCase().ways().takes(Way.REST_SHIM))
+        .isTrue();
   }
 
   @Test

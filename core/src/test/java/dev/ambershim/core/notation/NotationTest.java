@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.finding.Interval;
 import dev.ambershim.core.problem.Problem;
+import java.time.LocalTime;
+import java.time.ZonedDateTime;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -15,8 +17,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Figures as people write them. Factors are exact by definition (NIST SP 811, appendix B). */
 class NotationTest {
-  private static final Notation CUSTOMARY = new Notation(true, true, false);
-  private static final Notation COMMA = new Notation(false, false, true);
+  private static final Notation CUSTOMARY = new Notation(true, true, false, true);
+  private static final Notation COMMA = new Notation(false, false, true, false);
 
   @Test
   void metricAndCustomary() {
@@ -53,7 +55,7 @@ class NotationTest {
       @ForAll boolean fahrenheit,
       @ForAll boolean comma,
       @ForAll Unit unit) {
-    Notation n = new Notation(inches, fahrenheit, comma);
+    Notation n = new Notation(inches, fahrenheit, comma, false);
     double back = n.read(n.editable(value, unit), unit, "field");
     // The coarsest editor keeps two decimals of a watt, or four of an inch.
     assertThat(back).isCloseTo(value, within(0.006));
@@ -83,5 +85,20 @@ class NotationTest {
     assertThatThrownBy(() -> new Interval(2, 1, 0.9)).isInstanceOf(IllegalArgumentException.class);
     assertThatThrownBy(() -> new Interval(Double.NaN, 1, 0.9))
         .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void timesOfDayAndLengthsOfTimeAreWritten() {
+    assertThat(Notation.METRIC.time(LocalTime.of(6, 5))).isEqualTo("06:05");
+    assertThat(CUSTOMARY.time(LocalTime.of(0, 30))).isEqualTo("12:30 am");
+    assertThat(CUSTOMARY.time(LocalTime.of(12, 0))).isEqualTo("12:00 pm");
+    assertThat(CUSTOMARY.time(LocalTime.of(18, 5))).isEqualTo("6:05 pm");
+    assertThat(Notation.METRIC.moment(ZonedDateTime.parse("2026-06-16T09:40:00Z")))
+        .isEqualTo("Tue 16 June, 09:40");
+    assertThat(Notation.minutes(45.4)).isEqualTo("45 min");
+    assertThat(Notation.minutes(200)).isEqualTo("3 h 20 min");
+    assertThat(Notation.minutes(120)).isEqualTo("2 h");
+    assertThat(Notation.minutes(-5)).isEqualTo("−5 min");
+    assertThat(Notation.minutes(3 * 1440 + 250)).isEqualTo("3 d 4 h");
   }
 }

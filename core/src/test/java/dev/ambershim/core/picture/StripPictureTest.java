@@ -74,7 +74,7 @@ class StripPictureTest {
 
   @Test
   void inFahrenheitTheAxisIsRoundThere() {
-    Notation customary = new Notation(true, true, false);
+    Notation customary = new Notation(true, true, false, false);
     Comparison comparison =
         Comparison.of(
             MountedRun.ofOneMount(List.of(run(80))),

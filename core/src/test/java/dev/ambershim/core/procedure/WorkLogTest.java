@@ -165,7 +165,7 @@ class WorkLogTest {
   @Test
   void flawsAreJudgedByFaceAndDepth() {
     assertThat(SurfaceVerdict.of(List.of(), false, false).sentence()).startsWith("Not looked at");
-    assertThat(SurfaceVerdict.of(List.of(), true, false).use()).isEqualTo(Fitness.YES);
+    assertThat(SurfaceVerdict.of(List.of(), true, false).worst()).isEqualTo(Fitness.YES);
     assertThat(use(Face.DIE, Kind.CRACK, false)).isEqualTo(Fitness.NO);
     assertThat(use(Face.DIE_EDGE, Kind.CHIP, false)).isEqualTo(Fitness.WATCH);
     assertThat(use(Face.DIE_EDGE, Kind.CHIP, true)).isEqualTo(Fitness.CANNOT_TELL);
@@ -175,8 +175,8 @@ class WorkLogTest {
     assertThat(use(Face.PLATE, Kind.STAIN, true)).isEqualTo(Fitness.YES);
     assertThat(use(Face.LID_INSIDE, Kind.CRUST, false)).isEqualTo(Fitness.MEND);
     Flaw pit = new Flaw(Face.PLATE, Kind.PIT, true, "");
-    assertThat(SurfaceVerdict.of(List.of(pit), true, true).use()).isEqualTo(Fitness.NO);
-    assertThat(SurfaceVerdict.of(List.of(pit), true, false).use()).isEqualTo(Fitness.MEND);
+    assertThat(SurfaceVerdict.of(List.of(pit), true, true).worst()).isEqualTo(Fitness.NO);
+    assertThat(SurfaceVerdict.of(List.of(pit), true, false).worst()).isEqualTo(Fitness.MEND);
     SurfaceVerdict two =
         SurfaceVerdict.of(
             List.of(pit, new Flaw(Face.DIE, Kind.CRACK, true, "corner by the mark")), true, true);
@@ -194,6 +194,6 @@ class WorkLogTest {
   }
 
   private static Fitness use(Face face, Kind kind, boolean deep) {
-    return SurfaceVerdict.of(List.of(new Flaw(face, kind, deep, "")), true, false).use();
+    return SurfaceVerdict.of(List.of(new Flaw(face, kind, deep, "")), true, false).worst();
   }
 }

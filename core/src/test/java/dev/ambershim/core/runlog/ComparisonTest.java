@@ -200,7 +200,7 @@ class ComparisonTest {
             MountedRun.ofOneMount(List.of(made(50).run("b", 60))),
             MountedRun.ofOneMount(List.of(made(35).run("a", 61))),
             Judging.of(1),
-            new Notation(false, fahrenheit, true));
+            new Notation(false, fahrenheit, true, false));
     String figure = c.sentence().replaceAll("Helped by (\\d+),(\\d).*", "$1.$2");
     assertThat(Double.parseDouble(figure)).isCloseTo(roughly, within(0.8));
   }

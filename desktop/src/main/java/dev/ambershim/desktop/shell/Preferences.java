@@ -22,7 +22,8 @@ public record Preferences(Theme theme, Notation notation, String lastJob, String
         new Notation(
             "yes".equals(kept.get("inches")),
             "yes".equals(kept.get("fahrenheit")),
-            "yes".equals(kept.get("decimalComma"))),
+            "yes".equals(kept.get("decimalComma")),
+            "yes".equals(kept.get("twelveHours"))),
         kept.getOrDefault("lastJob", ""),
         kept.getOrDefault("window", ""));
   }
@@ -32,5 +33,6 @@ public record Preferences(Theme theme, Notation notation, String lastJob, String
     logbook.keepSetting("inches", notation.inches() ? "yes" : "no");
     logbook.keepSetting("fahrenheit", notation.fahrenheit() ? "yes" : "no");
     logbook.keepSetting("decimalComma", notation.decimalComma() ? "yes" : "no");
+    logbook.keepSetting("twelveHours", notation.twelveHours() ? "yes" : "no");
   }
 }

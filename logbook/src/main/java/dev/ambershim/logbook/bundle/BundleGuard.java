@@ -55,7 +55,8 @@ final class BundleGuard {
     return name.equals("bundle.json")
         || name.equals("job.json")
         || name.matches("logs/[0-9a-f]{64}\\.log")
-        || name.matches("readings/[0-9a-f]{64}\\.csv");
+        || name.matches("readings/[0-9a-f]{64}\\.csv")
+        || name.matches("photos/[0-9a-f]{64}\\.(png|jpg)");
   }
 
   private static byte[] bounded(ZipFile zip, ZipEntry entry, long left, String name)

@@ -8,9 +8,11 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.procedure.Photo;
 import dev.ambershim.core.runlog.LogReader;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.logbook.files.WholeFile;
+import dev.ambershim.logbook.photo.Photos;
 import dev.ambershim.logbook.store.Attachment;
 import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.Logbook;
@@ -24,21 +26,28 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipOutputStream;
 
 /**
- * Job bundles: a zip with {@code bundle.json} (format and list of logs), {@code job.json}, every
- * log as it came under {@code logs/} and what was read from it under {@code readings/}. The same
- * job gives the same bytes.
+ * Job bundles: a zip with {@code bundle.json} (format and list of files), {@code job.json}, every
+ * log as it came under {@code logs/}, what was read from it under {@code readings/}, and photos as
+ * they came under {@code photos/}. The same job gives the same bytes.
  */
 public final class JobBundle {
-  /** The bundle format that is written. */
+  /** The bundle format that is written for a job without photos. */
   public static final String FORMAT = "ambershim/bundle-1";
+
+  /** The same with photos, which older versions do not know. */
+  public static final String FORMAT_WITH_PHOTOS = "ambershim/bundle-2";
 
   private static final FileTime EPOCH = FileTime.from(Instant.parse("2000-01-01T00:00:00Z"));
 
@@ -53,7 +62,8 @@ public final class JobBundle {
   static byte[] bytes(Logbook logbook, Job job) {
     Map<String, byte[]> files = new TreeMap<>();
     ObjectNode manifest = Json.mapper().createObjectNode();
-    manifest.put("format", FORMAT);
+    Set<Photo> photos = photos(job);
+    manifest.put("format", photos.isEmpty() ? FORMAT : FORMAT_WITH_PHOTOS);
     ArrayNode logs = manifest.putArray("logs");
     for (RunEntry run : job.runs()) {
       String at = "logs/" + run.sha256() + ".log";
@@ -74,6 +84,9 @@ public final class JobBundle {
       entry.put("name", file.name());
       entry.put("bytes", file.bytes().length);
     }
+    if (!photos.isEmpty()) {
+      addPhotos(logbook, photos, files, manifest.putArray("photos"));
+    }
     files.put("bundle.json", Json.pretty(manifest).getBytes(StandardCharsets.UTF_8));
     files.put("job.json", Json.write(job).getBytes(StandardCharsets.UTF_8));
     ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -83,6 +96,25 @@ public final class JobBundle {
       throw new UncheckedIOException(e);
     }
     return out.toByteArray();
+  }
+
+  private static Set<Photo> photos(Job job) {
+    Set<Photo> all = new TreeSet<>(Comparator.comparing(Photo::sha256));
+    job.work().entries().forEach(e -> all.addAll(e.photos()));
+    return all;
+  }
+
+  private static void addPhotos(
+      Logbook logbook, Set<Photo> photos, Map<String, byte[]> files, ArrayNode list) {
+    for (Photo photo : photos) {
+      Attachment file = logbook.attachment(photo.sha256());
+      String ending = Photos.ending(file.bytes()).orElse("png");
+      files.put("photos/" + photo.sha256() + "." + ending, file.bytes());
+      ObjectNode entry = list.addObject();
+      entry.put("sha256", photo.sha256());
+      entry.put("name", file.name());
+      entry.put("bytes", file.bytes().length);
+    }
   }
 
   private static void zip(Map<String, byte[]> files, OutputStream out) throws IOException {
@@ -125,22 +157,50 @@ public final class JobBundle {
             "bundle.incomplete", name, "It lacks the log \"" + run.fileName() + "\".", null);
       }
     }
+    Map<String, byte[]> photos = photosIn(name, job, files);
     files.keySet().removeIf(at -> !at.startsWith("logs/"));
-    for (Map.Entry<String, byte[]> log : files.entrySet()) {
-      if (!Readings.sha256(log.getValue()).equals(hashIn(log.getKey()))) {
-        throw refused("bundle.changed", name, "A log inside is not what it was.", null);
+    for (Map<String, byte[]> some : List.of(files, photos)) {
+      for (Map.Entry<String, byte[]> file : some.entrySet()) {
+        if (!Readings.sha256(file.getValue()).equals(hashIn(file.getKey()))) {
+          throw refused("bundle.changed", name, "A file inside is not what it was.", null);
+        }
       }
     }
+    // Damaged photos are refused before anything is kept.
+    photos.forEach((at, bytes) -> Photos.scaled(name + ": " + at, bytes, Photos.THUMBNAIL));
     Map<String, String> names = names(job);
     for (Map.Entry<String, byte[]> log : files.entrySet()) {
       String hash = hashIn(log.getKey());
       takeLog(logbook, hash, names.getOrDefault(hash, hash + ".log"), log.getValue());
     }
+    for (Photo photo : photos(job)) {
+      photos.forEach(
+          (at, bytes) -> {
+            if (hashIn(at).equals(photo.sha256())) {
+              Photos.keep(logbook, photo.name(), bytes);
+            }
+          });
+    }
     return logbook.create(job);
   }
 
   private static String hashIn(String entry) {
-    return entry.substring("logs/".length(), entry.length() - ".log".length());
+    return entry.substring(entry.indexOf('/') + 1, entry.lastIndexOf('.'));
+  }
+
+  /** The photos that the job names; each must be there. */
+  private static Map<String, byte[]> photosIn(String name, Job job, Map<String, byte[]> files) {
+    Map<String, byte[]> photos = new TreeMap<>(files);
+    photos.keySet().removeIf(at -> !at.startsWith("photos/"));
+    for (Photo photo : photos(job)) {
+      if (photo.sha256() == null
+          || photo.name() == null
+          || photos.keySet().stream().noneMatch(at -> hashIn(at).equals(photo.sha256()))) {
+        throw refused(
+            "bundle.incomplete", name, "It lacks the photo \"" + photo.name() + "\".", null);
+      }
+    }
+    return photos;
   }
 
   private static Map<String, String> names(Job job) {
@@ -172,11 +232,17 @@ public final class JobBundle {
     } catch (JsonProcessingException e) {
       throw refused("bundle.foreign", name, "Its list of contents cannot be read.", e);
     }
-    if (!format.equals(FORMAT)) {
+    if (!format.equals(FORMAT) && !format.equals(FORMAT_WITH_PHOTOS)) {
       throw new Problem(
           "bundle.version",
           Place.file(name),
-          "The bundle is in the format \"" + format + "\"; this version reads " + FORMAT + ".",
+          "The bundle is in the format \""
+              + format
+              + "\"; this version reads "
+              + FORMAT
+              + " and "
+              + FORMAT_WITH_PHOTOS
+              + ".",
           "Open it with a newer Amber Shim.");
     }
   }

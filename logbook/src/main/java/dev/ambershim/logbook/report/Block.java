@@ -22,4 +22,10 @@ public sealed interface Block {
 
   /** A table whose first row is its header; figures stand right. */
   record Table(List<List<String>> rows) implements Block {}
+
+  /** A thing to tick off: when, what, and lines about it. */
+  record Check(String time, String title, List<String> lines) implements Block {}
+
+  /** A photo as PNG with what it shows; the bytes are shared and not to be written. */
+  record Photo(byte[] png, String caption) implements Block {}
 }

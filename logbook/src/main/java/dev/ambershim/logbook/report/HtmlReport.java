@@ -2,6 +2,7 @@ package dev.ambershim.logbook.report;
 
 import static dev.ambershim.logbook.report.SvgPainter.escape;
 
+import java.util.Base64;
 import java.util.List;
 
 /** A report as one HTML file that needs nothing else. */
@@ -16,6 +17,7 @@ public final class HtmlReport {
       figure{margin:1em 0;display:inline-block}
       figcaption{color:#6a6156;font-size:.9em}
       svg{max-width:100%;height:auto;background:#fffdf8}
+      img{max-width:100%;height:auto}
       table{border-collapse:collapse;font-size:.9em;margin:.6em 0}
       td,th{padding:.2em .7em;text-align:right;border-bottom:1px solid #ddd5c7}
       td:first-child,th:first-child{text-align:left}
@@ -56,6 +58,19 @@ public final class HtmlReport {
           .append(SvgPainter.paint(f.picture()))
           .append("<figcaption>")
           .append(escape(f.caption()))
+          .append("</figcaption></figure>\n");
+    } else if (block instanceof Block.Check c) {
+      out.append("<p><b>").append(escape(c.time())).append(" &#9744; ");
+      out.append(escape(c.title())).append("</b>");
+      c.lines().forEach(line -> out.append("<br>").append(escape(line)));
+      out.append("</p>\n");
+    } else if (block instanceof Block.Photo p) {
+      out.append("<figure><img alt=\"")
+          .append(escape(p.caption()))
+          .append("\" src=\"data:image/png;base64,")
+          .append(Base64.getEncoder().encodeToString(p.png()))
+          .append("\"><figcaption>")
+          .append(escape(p.caption()))
           .append("</figcaption></figure>\n");
     } else if (block instanceof Block.Table t) {
       table(out, t);

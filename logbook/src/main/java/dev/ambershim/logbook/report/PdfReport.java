@@ -1,10 +1,12 @@
 package dev.ambershim.logbook.report;
 
 import dev.ambershim.core.picture.Tone;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -13,6 +15,7 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** A report as PDF on A4, set in the shipped font. */
 public final class PdfReport {
@@ -34,7 +37,23 @@ public final class PdfReport {
   private PDFont font(String file) throws IOException {
     try (InputStream in =
         PdfReport.class.getResourceAsStream("/dev/ambershim/logbook/fonts/" + file)) {
-      return PDType0Font.load(document, in);
+      byte[] face = in.readAllBytes();
+      hideLigatures(face);
+      return PDType0Font.load(document, new ByteArrayInputStream(face));
+    }
+  }
+
+  /**
+   * Hides the font's table of substitutions: letters that are drawn as one sign are lost to whoever
+   * copies or searches the text, and the library has no switch for it. A font file begins with a
+   * directory of tables, 16 bytes each after 12 of head (OpenType, "The OpenType font file").
+   */
+  private static void hideLigatures(byte[] face) {
+    int tables = (face[4] & 0xff) << 8 | (face[5] & 0xff);
+    for (int at = 12; at < 12 + 16 * tables; at += 16) {
+      if (new String(face, at, 4, StandardCharsets.US_ASCII).equals("GSUB")) {
+        face[at] = 'X';
+      }
     }
   }
 
@@ -92,6 +111,10 @@ public final class PdfReport {
       y -= 4;
     } else if (block instanceof Block.Figure f) {
       figure(f);
+    } else if (block instanceof Block.Check c) {
+      check(c);
+    } else if (block instanceof Block.Photo p) {
+      photo(p);
     } else if (block instanceof Block.Table t) {
       table(t);
     }
@@ -99,12 +122,39 @@ public final class PdfReport {
 
   private void text(String text, PDFont font, float size, Tone tone, float after)
       throws IOException {
-    for (String line : wrapped(text, font, size)) {
+    text(text, font, size, tone, after, 0);
+  }
+
+  private void text(String text, PDFont font, float size, Tone tone, float after, float indent)
+      throws IOException {
+    for (String line : wrapped(text, font, size, WIDTH - indent)) {
       need(size * 1.35f);
       y -= size * 1.25f;
-      put(line, font, size, MARGIN, y, tone);
+      put(line, font, size, MARGIN + indent, y, tone);
     }
     y -= after;
+  }
+
+  /** A box to tick with its time before it and its lines under it, kept on one page. */
+  private void check(Block.Check check) throws IOException {
+    float indent = 78;
+    int lines = 0;
+    for (String line : check.lines()) {
+      lines += wrapped(line, regular, 8.5f, WIDTH - indent).size();
+    }
+    need(22 + lines * 8.5f * 1.25f);
+    y -= 13;
+    put(check.time(), regular, 10, MARGIN, y, Tone.QUIET);
+    page.setStrokingColor(PdfPainter.colour(Tone.INK));
+    page.setLineWidth(0.8f);
+    page.setLineDashPattern(new float[0], 0);
+    page.addRect(MARGIN + indent - 18, y - 1.5f, 10, 10);
+    page.stroke();
+    put(check.title(), bold, 10, MARGIN + indent, y, Tone.INK);
+    for (String line : check.lines()) {
+      text(line, regular, 8.5f, Tone.INK, 0, indent);
+    }
+    y -= 5;
   }
 
   private void put(String text, PDFont font, float size, float x, float baseline, Tone tone)
@@ -117,12 +167,13 @@ public final class PdfReport {
     page.endText();
   }
 
-  private static List<String> wrapped(String text, PDFont font, float size) throws IOException {
+  private static List<String> wrapped(String text, PDFont font, float size, float width)
+      throws IOException {
     List<String> lines = new ArrayList<>();
     StringBuilder line = new StringBuilder();
     for (String word : PdfPainter.printable(font, text).split(" ", -1)) {
       String longer = line.isEmpty() ? word : line + " " + word;
-      if (font.getStringWidth(longer) / 1000 * size > WIDTH && !line.isEmpty()) {
+      if (font.getStringWidth(longer) / 1000 * size > width && !line.isEmpty()) {
         lines.add(line.toString());
         line.setLength(0);
         line.append(word);
@@ -151,6 +202,16 @@ public final class PdfReport {
     y -= height;
     PdfPainter.paint(page, figure.picture(), MARGIN, y, scale, regular, bold);
     text(figure.caption(), regular, 9, Tone.QUIET, 8);
+  }
+
+  private void photo(Block.Photo photo) throws IOException {
+    PDImageXObject image = PDImageXObject.createFromByteArray(document, photo.png(), "photo");
+    float scale = Math.min(0.5f, Math.min(WIDTH / image.getWidth(), 300f / image.getHeight()));
+    float height = image.getHeight() * scale;
+    need(height + 24);
+    y -= height;
+    page.drawImage(image, MARGIN, y, image.getWidth() * scale, height);
+    text(photo.caption(), regular, 9, Tone.QUIET, 8);
   }
 
   private void table(Block.Table table) throws IOException {

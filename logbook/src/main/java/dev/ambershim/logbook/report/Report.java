@@ -122,6 +122,14 @@ public record Report(String title, List<Block> blocks) {
     return new Report(job.title(), blocks);
   }
 
+  /** The same with more blocks before the working. */
+  public Report with(List<Block> more) {
+    List<Block> all = new ArrayList<>(blocks);
+    int at = all.indexOf(new Block.Heading("How it was worked out"));
+    all.addAll(at < 0 ? all.size() : at, more);
+    return new Report(title, all);
+  }
+
   private static void addHeadroom(List<Block> blocks, Headroom headroom, Notation notation) {
     if (headroom.isEmpty()) {
       return;

@@ -6,6 +6,7 @@ import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.procedure.Photo;
 import dev.ambershim.logbook.files.WholeFile;
 import dev.ambershim.logbook.results.HeadroomJson;
 import dev.ambershim.logbook.results.ResultCsv;
@@ -13,8 +14,10 @@ import dev.ambershim.logbook.results.ResultJson;
 import dev.ambershim.logbook.store.Json;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.ZoneId;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Writes reports and results to files, the kind by the file's ending. */
 public final class ReportFiles {
@@ -33,7 +36,30 @@ public final class ReportFiles {
       Notation notation,
       String date,
       Path target) {
-    Report report = Report.of(assessment, weighing, notation, date);
+    write(assessment, weighing, photo -> Optional.empty(), notation, date, target);
+  }
+
+  /**
+   * Writes a report with the photos of its diary.
+   *
+   * @param photos gives a photo's bytes, if it is there
+   * @throws Problem {@code file.unwritten}
+   */
+  public static void write(
+      Assessment assessment,
+      Optional<Weighing> weighing,
+      Function<Photo, Optional<byte[]>> photos,
+      Notation notation,
+      String date,
+      Path target) {
+    Report report =
+        Report.of(assessment, weighing, notation, date)
+            .with(Diary.of(assessment.job(), ZoneId.systemDefault(), photos));
+    write(report, target);
+  }
+
+  /** Writes any report, the kind by the file's ending. */
+  public static void write(Report report, Path target) {
     boolean html = ending(target).matches("html?");
     WholeFile.write(
         target,

@@ -1,16 +1,24 @@
 package dev.ambershim.logbook.store;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.deser.std.FromStringDeserializer;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.ser.std.ToStringSerializer;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.function.Function;
 
 /** Jobs as JSON, the same letters for the same job. */
 public final class Json {
@@ -23,6 +31,13 @@ public final class Json {
           .configure(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES, true)
           .configure(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY, false)
           .configure(SerializationFeature.INDENT_OUTPUT, true)
+          .addModule(
+              new SimpleModule()
+                  .addSerializer(Instant.class, ToStringSerializer.instance)
+                  .addSerializer(LocalDate.class, ToStringSerializer.instance)
+                  .addDeserializer(Instant.class, new IsoText<>(Instant.class, Instant::parse))
+                  .addDeserializer(
+                      LocalDate.class, new IsoText<>(LocalDate.class, LocalDate::parse)))
           .build();
 
   private Json() {}
@@ -90,6 +105,28 @@ public final class Json {
           "The job cannot be read.",
           "Write the bundle again from the logbook that it came from.",
           e);
+    }
+  }
+
+  /** A time or a day as ISO 8601 text. */
+  private static final class IsoText<T> extends FromStringDeserializer<T> {
+    private static final long serialVersionUID = 1L;
+
+    private final transient Function<String, T> parser;
+
+    IsoText(Class<T> type, Function<String, T> parser) {
+      super(type);
+      this.parser = parser;
+    }
+
+    @Override
+    protected T _deserialize(String text, DeserializationContext context)
+        throws JsonProcessingException {
+      try {
+        return parser.apply(text);
+      } catch (DateTimeParseException e) {
+        throw context.weirdStringException(text, _valueClass, "not ISO 8601");
+      }
     }
   }
 }

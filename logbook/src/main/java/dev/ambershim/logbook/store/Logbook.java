@@ -33,7 +33,7 @@ import org.sqlite.SQLiteConfig;
  */
 public final class Logbook implements AutoCloseable {
   private static final String FILE = "logbook.sqlite";
-  private static final int SCHEMA = 1;
+  private static final int SCHEMA = 2;
 
   private final Path folder;
   private final Access access;
@@ -385,8 +385,25 @@ public final class Logbook implements AutoCloseable {
                 new Problem(
                     "attachment.missing",
                     Place.NOWHERE,
-                    "A log that this job names is not in the logbook.",
-                    "Drop the log on the window again."));
+                    "A file that this job names is not in the logbook.",
+                    "Drop it on the window again."));
+  }
+
+  /** Keeps a small picture of a photo beside it. */
+  public synchronized void attachThumbnail(String sha256, byte[] png) {
+    requireWrite();
+    jdbi.useTransaction(
+        h -> h.execute("insert or replace into thumbnail values (?, ?)", sha256, png));
+  }
+
+  /** The small picture of a photo, if it was kept. */
+  public synchronized Optional<byte[]> thumbnail(String sha256) {
+    return jdbi.withHandle(
+        h ->
+            h.createQuery("select png from thumbnail where sha256 = ?")
+                .bind(0, sha256)
+                .mapTo(byte[].class)
+                .findOne());
   }
 
   /** Whether a file was ever taken in. */

@@ -3,22 +3,45 @@ package dev.ambershim.logbook.bundle;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import dev.ambershim.core.forecast.OptionKind;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.procedure.BenchTimer;
+import dev.ambershim.core.procedure.Flaw;
+import dev.ambershim.core.procedure.Flaw.Face;
+import dev.ambershim.core.procedure.Flaw.Kind;
+import dev.ambershim.core.procedure.Hours;
+import dev.ambershim.core.procedure.Mishap;
+import dev.ambershim.core.procedure.Mishap.Harm;
+import dev.ambershim.core.procedure.Moment;
+import dev.ambershim.core.procedure.Photo;
+import dev.ambershim.core.procedure.Span;
+import dev.ambershim.core.procedure.Supply;
+import dev.ambershim.core.procedure.Use;
+import dev.ambershim.core.procedure.Way;
+import dev.ambershim.core.procedure.Ways;
+import dev.ambershim.core.procedure.WorkLog;
 import dev.ambershim.logbook.Fixture;
+import dev.ambershim.logbook.photo.Photos;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.StoredJob;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -28,6 +51,18 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /** Bundles out and in again, and bundles that mean harm. */
 class JobBundleTest {
+  private static final byte[] PNG = png();
+
+  private static byte[] png() {
+    try {
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", out);
+      return out.toByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   @TempDir Path folder;
   private Logbook logbook;
   private Path good;
@@ -67,6 +102,57 @@ class JobBundleTest {
     assertThat(files.get("logs/" + hash + ".log")).isEqualTo(Fixture.log(80));
     assertThat(new String(files.get("readings/" + hash + ".csv"), StandardCharsets.UTF_8))
         .startsWith("seconds,\"core 0 [°C] [°C]\"");
+  }
+
+  /** A job under way with a photo, a mishap, a timer and flaws. */
+  private StoredJob worked() {
+    StoredJob stored = logbook.load(logbook.list().get(0).id());
+    Photo photo = Photos.keep(logbook, "die.png", PNG);
+    Instant at = Instant.parse("2026-03-01T09:00:00Z");
+    WorkLog log =
+        stored
+            .job()
+            .work()
+            .goingTo("marks", at)
+            .with("marks", e -> e.withPhotos(List.of(photo)).withNote("dot at the left"))
+            .done("marks", at.plusSeconds(240), List.of(new Use("bottle", Supply.ALCOHOL, 5)))
+            .with("lift", e -> e.withMishap(new Mishap("slipped", Harm.MENDED, "slower", null)))
+            .withTimer(
+                new BenchTimer(
+                    "cover", "dries", new Moment(at, "boot", 12.5), new Span(10, 15, 30), null))
+            .withFlaws(List.of(new Flaw(Face.DIE, Kind.SCRATCH, false, "corner")))
+            .withHours(new Hours("18:00", "22:00", List.of(5, 6)))
+            .withWays(Ways.USUAL.with(OptionKind.METAL_GLUED).with(Way.SEAL_AROUND));
+    return logbook.edit(stored.id(), "worked", stored.job().withWork(log));
+  }
+
+  @Test
+  void photosTravelWithTheJobThatTheyBelongTo() throws IOException {
+    StoredJob stored = worked();
+    Path bundle = folder.resolve("worked.shimjob");
+    JobBundle.write(logbook, stored, bundle);
+    String hash = stored.job().work().entry("marks").photos().get(0).sha256();
+    Map<String, byte[]> files = unzip(bundle);
+    assertThat(files.get("photos/" + hash + ".png")).isEqualTo(PNG);
+    assertThat(new String(files.get("bundle.json"), StandardCharsets.UTF_8))
+        .contains("ambershim/bundle-2");
+    try (Logbook other = Fixture.open(folder.resolve("other"))) {
+      StoredJob taken = JobBundle.read(other, bundle);
+      assertThat(taken.job()).isEqualTo(stored.job());
+      assertThat(other.thumbnail(hash)).isPresent();
+      Path again = folder.resolve("again.shimjob");
+      JobBundle.write(other, taken, again);
+      assertThat(Files.readAllBytes(again)).isEqualTo(Files.readAllBytes(bundle));
+    }
+    // A photo that is missing, changed or none is refused, and nothing is taken in.
+    Map<String, byte[]> without = new LinkedHashMap<>(files);
+    without.remove("photos/" + hash + ".png");
+    assertThat(refusal(zip(without))).isEqualTo("bundle.incomplete");
+    Map<String, byte[]> changed = new LinkedHashMap<>(files);
+    byte[] other = PNG.clone();
+    other[PNG.length - 20]++;
+    changed.put("photos/" + hash + ".png", other);
+    assertThat(refusal(zip(changed))).isEqualTo("bundle.changed");
   }
 
   private String refusal(Path bundle) {

@@ -25,6 +25,17 @@ import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.RunChart;
 import dev.ambershim.core.picture.Tone;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.procedure.Flaw;
+import dev.ambershim.core.procedure.Flaw.Face;
+import dev.ambershim.core.procedure.Flaw.Kind;
+import dev.ambershim.core.procedure.Kit;
+import dev.ambershim.core.procedure.Mishap;
+import dev.ambershim.core.procedure.Mishap.Harm;
+import dev.ambershim.core.procedure.Photo;
+import dev.ambershim.core.procedure.Plan;
+import dev.ambershim.core.procedure.PlanStep;
+import dev.ambershim.core.procedure.Schedule;
+import dev.ambershim.core.procedure.WorkLog;
 import dev.ambershim.core.runlog.Channel;
 import dev.ambershim.core.runlog.ReadNotes;
 import dev.ambershim.core.runlog.Role;
@@ -37,10 +48,14 @@ import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.StoredJob;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,10 +63,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import javax.imageio.ImageIO;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
@@ -75,6 +93,97 @@ class ReportTest {
         logs.put(run.sha256(), logbook.log(run));
       }
       assessment = Assessment.of(stored.job(), logs, Notation.METRIC);
+    }
+  }
+
+  private static byte[] photo() throws IOException {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(60, 40, BufferedImage.TYPE_INT_RGB), "png", out);
+    return out.toByteArray();
+  }
+
+  /** The same job under way: a hold point passed with a photo, one without, a mishap, a flaw. */
+  private Assessment worked() {
+    Instant at = Instant.parse("2026-03-01T09:00:00Z");
+    Photo photo = new Photo("ab".repeat(32), "die.png");
+    WorkLog log =
+        WorkLog.EMPTY
+            .goingTo("power-off", at)
+            .with("power-off", e -> e.withInitials("LM"))
+            .done("power-off", at.plusSeconds(180), List.of())
+            .goingTo("marks", at.plusSeconds(600))
+            .with("marks", e -> e.withPhotos(List.of(photo)).withNote("dot at the left"))
+            .done("marks", at.plusSeconds(840), List.of())
+            .goingTo("seat", at.plusSeconds(900))
+            .with("seat", e -> e.withOverride("tool of another shape"))
+            .with("seat", e -> e.withMishap(new Mishap("it slipped", Harm.MENDED, "dry it", null)))
+            .withFlaws(List.of(new Flaw(Face.DIE_EDGE, Kind.CHIP, true, "")));
+    return Assessment.of(assessment.job().withWork(log), Map.of(), Notation.METRIC);
+  }
+
+  @Test
+  void theDiarySaysWhatWasDoneAndWhatWasPassedWithoutItsCheck() throws IOException {
+    byte[] png = photo();
+    Path html = folder.resolve("d.html");
+    Path pdf = folder.resolve("d.pdf");
+    for (Path file : List.of(html, pdf)) {
+      ReportFiles.write(
+          worked(), Optional.empty(), p -> Optional.of(png), Notation.METRIC, "today", file);
+    }
+    String page = Files.readString(html);
+    try (PDDocument read = Loader.loadPDF(pdf.toFile())) {
+      String text = new PDFTextStripper().getText(read).replaceAll("\\s+", " ");
+      for (String words :
+          List.of(
+              "Diary of the work",
+              "2 of ",
+              "Switch off, unplug, discharge",
+              "LM",
+              "1 photo",
+              "Seat and clamp the chip: passed without its check, because: tool of another shape",
+              "mishap (mended): it slipped Lesson: dry it",
+              "Mark lid and substrate: dot at the left",
+              "Cannot tell from outside",
+              "Mark lid and substrate: die.png")) {
+        assertThat(text).contains(words);
+        assertThat(page).contains(words);
+      }
+      boolean drawn = false;
+      for (PDPage sheet : read.getPages()) {
+        for (COSName name : sheet.getResources().getXObjectNames()) {
+          drawn |= sheet.getResources().isImageXObject(name);
+        }
+      }
+      assertThat(drawn).as("the photo is on a page").isTrue();
+    }
+    assertThat(page).contains("src=\"data:image/png;base64,");
+    assertThat(page.indexOf("Diary of the work")).isLessThan(page.indexOf("How it was worked out"));
+    // A job that nobody began has no diary.
+    ReportFiles.write(assessment, Optional.empty(), Notation.METRIC, "today", html);
+    assertThat(Files.readString(html)).doesNotContain("Diary");
+  }
+
+  @Test
+  void theCardHasEveryStepWithItsTimeCheckAndCaution() throws IOException {
+    Job job = assessment.job();
+    Plan plan = Plan.of(job.workCase());
+    Instant now = Instant.parse("2026-03-01T09:00:00Z");
+    Schedule schedule = Schedule.of(plan, job.work(), now, ZoneId.systemDefault()).orElseThrow();
+    Kit kit = Kit.of(plan, job.work(), List.of(), List.of(), LocalDate.of(2026, 3, 1));
+    Report card = Card.of(job, schedule, kit, Notation.METRIC, ZoneId.systemDefault());
+    Path pdf = folder.resolve("card.pdf");
+    ReportFiles.write(card, pdf);
+    try (PDDocument read = Loader.loadPDF(pdf.toFile())) {
+      String text = new PDFTextStripper().getText(read).replaceAll("\\s+", " ");
+      for (PlanStep step : plan.steps()) {
+        assertThat(text).contains(step.title());
+        step.hold().ifPresent(h -> assertThat(text).contains("Hold: " + h.check()));
+        step.caution().ifPresent(c -> assertThat(text).contains(c.words()));
+      }
+      assertThat(text)
+          .contains("at least 30 min, as a rule 12 h, safe 24 h")
+          .contains("isopropyl alcohol, 90 % or more");
+      assertThat(read.getNumberOfPages()).isBetween(2, 6);
     }
   }
 

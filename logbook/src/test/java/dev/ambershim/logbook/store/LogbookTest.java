@@ -10,6 +10,10 @@ import dev.ambershim.core.job.JobFields;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.procedure.Kit;
+import dev.ambershim.core.procedure.ShelfItem;
+import dev.ambershim.core.procedure.Supply;
+import dev.ambershim.core.procedure.Use;
 import dev.ambershim.core.runlog.Channel;
 import dev.ambershim.core.runlog.LogReader;
 import dev.ambershim.core.runlog.Role;
@@ -24,6 +28,9 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -51,6 +58,53 @@ class LogbookTest {
     try (Logbook logbook = Fixture.open(folder)) {
       assertThat(logbook.load(id).job()).isEqualTo(job);
       assertThat(logbook.list()).extracting(JobHead::title).containsExactly("Sedge Q4");
+    }
+  }
+
+  @Test
+  void aLogbookOfTheFirstVersionIsBroughtUpToDate() throws SQLException {
+    String id;
+    try (Logbook logbook = Fixture.open(folder)) {
+      id = logbook.create(Fixture.job("old")).id();
+    }
+    // As the first version left it: no thumbnails, and no word of the second.
+    try (Connection c =
+            DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("logbook.sqlite"));
+        Statement s = c.createStatement()) {
+      s.execute("drop table thumbnail");
+      s.execute("delete from flyway_schema_history where version = '2'");
+    }
+    try (Logbook logbook = Fixture.open(folder)) {
+      assertThat(logbook.load(id).job().title()).isEqualTo("old");
+      assertThat(logbook.thumbnail("x")).isEmpty();
+    }
+  }
+
+  @Test
+  void theShelfIsKeptAndWhatJobsUsedIsCounted() {
+    LocalDate until = LocalDate.of(2027, 2, 1);
+    List<ShelfItem> packs =
+        List.of(
+            new ShelfItem("bottle", Supply.ALCOHOL, 250, 6, until),
+            new ShelfItem("tool", Supply.TOOL, 1, 30, null));
+    try (Logbook logbook = Fixture.open(folder)) {
+      assertThat(Shelf.of(logbook)).isEmpty();
+      Shelf.keep(logbook, packs);
+      Job job = Fixture.job("x");
+      Use use = new Use("bottle", Supply.ALCOHOL, 10);
+      Instant at = Instant.parse("2026-03-01T09:00:00Z");
+      logbook.create(job.withWork(job.work().done("alcohol-die", at, List.of(use))));
+    }
+    try (Logbook logbook = Fixture.open(folder)) {
+      assertThat(Shelf.of(logbook)).isEqualTo(packs);
+      List<Job> jobs = logbook.list().stream().map(h -> logbook.load(h.id()).job()).toList();
+      assertThat(Kit.left(packs.get(0), Shelf.used(jobs))).isEqualTo(240);
+      logbook.keepSetting("shelf", "{\"format\": \"ambershim/shelf-9\"}");
+      assertThatThrownBy(() -> Shelf.of(logbook))
+          .isInstanceOf(Problem.class)
+          .hasMessageContaining("shelf-9");
+      logbook.keepSetting("shelf", "{");
+      assertThatThrownBy(() -> Shelf.of(logbook)).isInstanceOf(Problem.class);
     }
   }
 
@@ -173,7 +227,7 @@ class LogbookTest {
   void aNewerLogbookIsLeftAlone() throws SQLException {
     Fixture.open(folder).close();
     sql(
-        "insert into flyway_schema_history select installed_rank + 1, '99', description, type,"
+        "insert into flyway_schema_history select installed_rank + 9, '99', description, type,"
             + " 'V99__later.sql', checksum, installed_by, installed_on, execution_time, 1"
             + " from flyway_schema_history where version = '1'");
     Problem p = catchThrowableOfType(Problem.class, () -> Fixture.open(folder));
