@@ -2,6 +2,7 @@ package dev.ambershim.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.ambershim.core.procedure.Moment;
 import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.launch.Window;
 import dev.ambershim.desktop.shell.Opened;
@@ -9,12 +10,15 @@ import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.work.FilePicker;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.sensors.machine.BenchClock;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
@@ -35,6 +39,7 @@ public abstract class DesktopTest {
 
   protected final FxRobot robot = new FxRobot();
   protected final FilePicker picker = Mockito.mock(FilePicker.class);
+  protected Supplier<Moment> clock = new BenchClock()::now;
   protected ShellModel model;
   protected Stage stage;
 
@@ -54,7 +59,7 @@ public abstract class DesktopTest {
     Opened opened = Opened.of(Logbook.open(folder.resolve("logbook"), access, Clock.systemUTC()));
     onFx(
         () -> {
-          model = new ShellModel();
+          model = new ShellModel(clock);
           stage = new Stage();
           Scene scene = Window.scene(model, picker);
           Window.show(stage, scene, model);
@@ -137,25 +142,44 @@ public abstract class DesktopTest {
 
   /** Scrolls until the node is in sight, as a person would. */
   private void reveal(String id) {
+    // A busy machine may need some frames until the node has its place.
+    until(id + " has a place", () -> node(id).getBoundsInLocal().getWidth() > 0);
+    scrollTo(id);
+    until(
+        id + " is in sight",
+        () -> {
+          Bounds at = node(id).localToScene(node(id).getBoundsInLocal());
+          boolean seen =
+              at.getMaxY() > 0
+                  && at.getMinY() < stage.getScene().getHeight()
+                  && at.getMaxX() > 0
+                  && at.getMinX() < stage.getScene().getWidth();
+          if (!seen) {
+            scroll(id);
+          }
+          return seen;
+        });
+  }
+
+  private void scrollTo(String id) {
+    onFx(() -> scroll(id));
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private void scroll(String id) {
     Node node = node(id);
     Node up = node.getParent();
     while (up != null && !(up instanceof ScrollPane)) {
       up = up.getParent();
     }
     if (up instanceof ScrollPane pane) {
-      onFx(
-          () -> {
-            double content = pane.getContent().getBoundsInLocal().getHeight();
-            double shown = pane.getViewportBounds().getHeight();
-            double at =
-                pane.getContent()
-                    .sceneToLocal(node.localToScene(node.getBoundsInLocal()))
-                    .getMinY();
-            if (content > shown) {
-              pane.setVvalue(Math.max(0, Math.min(1, (at - shown / 2) / (content - shown))));
-            }
-          });
-      WaitForAsyncUtils.waitForFxEvents();
+      double content = pane.getContent().getBoundsInLocal().getHeight();
+      double shown = pane.getViewportBounds().getHeight();
+      double at =
+          pane.getContent().sceneToLocal(node.localToScene(node.getBoundsInLocal())).getMinY();
+      if (content > shown) {
+        pane.setVvalue(Math.max(0, Math.min(1, (at - shown / 2) / (content - shown))));
+      }
     }
   }
 

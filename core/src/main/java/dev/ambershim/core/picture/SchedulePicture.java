@@ -53,7 +53,7 @@ public final class SchedulePicture {
 
   /** The height that a schedule takes. */
   public static double height(Schedule schedule) {
-    return TOP + 34 + LANE * (lanes(schedule).size() + 1) + 26;
+    return TOP + 34 + LANE * (lanes(schedule).size() + 1) + 42;
   }
 
   /** Draws a schedule; {@code picked} is outlined by the view that shows it. */
@@ -154,7 +154,7 @@ public final class SchedulePicture {
     pen.words(
         width - RIGHT,
         14,
-        "amber holds up the end · black marks a hold point",
+        "amber holds up the end · an upright bar is a hold point",
         Tone.QUIET,
         11,
         Anchor.END);
@@ -218,8 +218,8 @@ public final class SchedulePicture {
     pen.line(width - RIGHT, TOP + 14, width - RIGHT, bottom + 4, Tone.INK, 1.5);
     pen.words(
         width - RIGHT,
-        bottom + 14,
-        notation.moment(schedule.likelyEnd().atZone(zone)),
+        bottom + 43,
+        "done on " + notation.moment(schedule.likelyEnd().atZone(zone)),
         Tone.INK,
         11,
         Anchor.END);

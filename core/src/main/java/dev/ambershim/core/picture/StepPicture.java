@@ -30,10 +30,10 @@ public final class StepPicture {
     this.chip = work.chip();
     this.width = width;
     this.height = height;
-    double room = Math.min(width - 20, height - 70);
-    scale = room / Math.max(chip.widthMillimetres(), chip.depthMillimetres()) * 0.82;
+    double room = Math.min(width - 20, height - 80);
+    scale = room / Math.max(chip.widthMillimetres(), chip.depthMillimetres()) * 0.96;
     cx = width / 2;
-    cy = (height - 34) / 2;
+    cy = (height - 56) / 2;
   }
 
   /** Draws a sketch. */
@@ -55,8 +55,15 @@ public final class StepPicture {
     return picture.pen.picture(width, height, words);
   }
 
+  /** Words under the picture, on two lines where one is too short. */
   private void caption(String words) {
-    pen.words(cx, height - 10, words, Tone.INK, TEXT, Anchor.MIDDLE);
+    if (words.length() * TEXT * 0.5 <= width) {
+      pen.words(cx, height - 18, words, Tone.INK, TEXT, Anchor.MIDDLE);
+      return;
+    }
+    int cut = words.lastIndexOf(' ', words.length() / 2 + 4);
+    pen.words(cx, height - 30, words.substring(0, cut), Tone.INK, TEXT, Anchor.MIDDLE);
+    pen.words(cx, height - 6, words.substring(cut + 1), Tone.INK, TEXT, Anchor.MIDDLE);
   }
 
   /** A box around the chip's middle, in millimetres. */
@@ -257,7 +264,7 @@ public final class StepPicture {
   private String tighten() {
     double w = work.cooler().widthMillimetres();
     double d = work.cooler().depthMillimetres();
-    double fit = 0.72 * Math.min((width - 40) / w, (height - 80) / d);
+    double fit = 0.72 * Math.min((width - 40) / w, (height - 110) / d);
     pen.box(cx - w / 2 * fit, cy - d / 2 * fit, w * fit, d * fit, Tone.NICKEL, "");
     double[][] corners = {{-1, -1}, {1, 1}, {1, -1}, {-1, 1}};
     for (int i = 0; i < corners.length; i++) {

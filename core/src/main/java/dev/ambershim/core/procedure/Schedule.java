@@ -20,8 +20,10 @@ import org.hipparchus.random.RandomDataGenerator;
  * {@value #DRAWS} draws of every time from its PERT beta distribution with that order kept.
  *
  * @param slots the steps in the order in which they are done
+ * @param asOf the moment it was set up at
  * @param begin when the first begins
  * @param likelyEnd when all is done and has passed, with the likely times
+ * @param oneByOneEnd the same if nothing were done beside a wait
  * @param medianEnd before which it ends in half of the draws
  * @param cautiousEnd before which it ends in nine of ten draws
  * @param cautiousBegin with an end that is given: when to begin so that nine of ten draws make it
@@ -30,8 +32,10 @@ import org.hipparchus.random.RandomDataGenerator;
  */
 public record Schedule(
     List<Slot> slots,
+    Instant asOf,
     Instant begin,
     Instant likelyEnd,
+    Instant oneByOneEnd,
     Instant medianEnd,
     Instant cautiousEnd,
     Optional<Instant> cautiousBegin,
@@ -114,8 +118,10 @@ public record Schedule(
     return Optional.of(
         new Schedule(
             slots(task, order, starts, end),
+            now,
             at(now, Arrays.stream(starts).min().orElse(start)),
             at(now, end),
+            at(now, oneByOne(task, order, start)),
             at(now, quantile(ends, 0.5)),
             at(now, quantile(ends, CAUTIOUS)),
             cautiousBegin,
@@ -226,6 +232,17 @@ public record Schedule(
     }
     slots.sort(Comparator.comparing(Slot::begin));
     return slots;
+  }
+
+  /** The end if each wait were sat out before anything else is begun. */
+  private static double oneByOne(Task task, int[] order, double start) {
+    double at = start;
+    for (int i : order) {
+      Block block = task.blocks().get(i);
+      double begin = task.windows().earliest(Math.max(at, task.ready()[i]), block.hands());
+      at = begin + block.hands() + block.passes();
+    }
+    return at;
   }
 
   /** Ends of many draws, minutes from now, sorted. */

@@ -60,7 +60,9 @@ public final class ScheduleWords {
         log.begun()
             ? log.done().size() + " of " + plan.steps().size() + " steps are done; you are through"
             : "Begin "
-                + (log.startAt() == null ? "now" : "on " + moment(schedule.begin()))
+                + (minutes(Duration.between(schedule.asOf(), schedule.begin())) < 5
+                    ? "now"
+                    : "on " + moment(schedule.begin()))
                 + ", and you are done";
     return begin
         + " on "
@@ -89,16 +91,12 @@ public final class ScheduleWords {
                     + " as a rule; "
                     + s.step().passes().orElseThrow().depends()
                     + "."));
-    double inARow =
-        schedule.slots().stream()
-            .mapToDouble(s -> s.step().hands().likely() + minutes(waits(s)))
-            .sum();
-    double spent = minutes(Duration.between(schedule.begin(), schedule.likelyEnd()));
-    if (inARow - spent >= 10) {
+    double saved = minutes(Duration.between(schedule.likelyEnd(), schedule.oneByOneEnd()));
+    if (saved >= 10) {
       reasons.add(
-          "Waits run beside other work; that saves "
-              + Notation.minutes(inARow - spent)
-              + " against one thing after the other.");
+          "Work goes on beside the waits: with each of them sat out it would end "
+              + Notation.minutes(saved)
+              + " later.");
     }
     reasons.add(
         "The order is the best there is for the likely times; the careful end holds in nine of ten"

@@ -14,14 +14,19 @@ import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.material.Filling;
 import dev.ambershim.core.material.Material;
+import dev.ambershim.core.procedure.Hours;
+import dev.ambershim.core.procedure.ShelfItem;
+import dev.ambershim.core.procedure.Supply;
 import dev.ambershim.core.runlog.LogReader;
 import dev.ambershim.logbook.store.Attachment;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.Readings;
+import dev.ambershim.logbook.store.Shelf;
 import dev.ambershim.logbook.store.StoredJob;
 import dev.ambershim.sensors.rig.Fault;
 import dev.ambershim.sensors.rig.RigLog.Habit;
 import dev.ambershim.sensors.rig.RigSetup;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
@@ -52,13 +57,30 @@ public final class DemoWorkshop {
     DemoWorkshop workshop = new DemoWorkshop(logbook);
     workshop.fennel();
     StoredJob sorrel = workshop.sorrel();
+    Shelf.keep(logbook, shelf());
     logbook.keepSetting("lastJob", sorrel.id());
+  }
+
+  /** What lies on the workshop's shelf; the syringe is past its date. */
+  private static List<ShelfItem> shelf() {
+    return List.of(
+        new ShelfItem("brown bottle", Supply.ALCOHOL, 250, 6, LocalDate.of(2029, 4, 1)),
+        new ShelfItem("wipes, blue box", Supply.WIPES, 100, 6, null),
+        new ShelfItem("swabs", Supply.SWABS, 50, 4, null),
+        new ShelfItem("gloves, size 8", Supply.GLOVES, 50, 8, LocalDate.of(2030, 1, 1)),
+        new ShelfItem("syringe of 2023", Supply.METAL, 0.6, 14, LocalDate.of(2025, 5, 31)),
+        new ShelfItem("vice tool, 37.5 mm", Supply.TOOL, 1, 30, null),
+        new ShelfItem("grey paste", Supply.PASTE, 4, 8, LocalDate.of(2028, 2, 1)),
+        new ShelfItem("marker", Supply.CRAYON, 1, 2, null),
+        new ShelfItem("paper tape", Supply.MASKING_TAPE, 3000, 3, null));
   }
 
   /** Paste under the lid, eight cores: opened, liquid metal, lid glued back. */
   private StoredJob sorrel() {
     Job job = sorrelJob();
-    return keep(job.withRungs(sorrelRungs()), sorrelRuns(job));
+    Hours evenings = new Hours("16:00", "22:00", List.of(1, 2, 3, 4, 5, 6, 7));
+    Job worked = job.withRungs(sorrelRungs()).withWork(job.work().withHours(evenings));
+    return keep(worked, sorrelRuns(job));
   }
 
   private static Job sorrelJob() {

@@ -1,10 +1,14 @@
 package dev.ambershim.desktop.draw;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.function.Supplier;
 import javafx.scene.Scene;
+import javafx.scene.image.Image;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javax.imageio.ImageIO;
@@ -34,7 +38,22 @@ public final class Camera {
   }
 
   /** What writes an image as PNG, to be run where there is time. Call on the JavaFX thread. */
-  public static Runnable writing(WritableImage image, Path target) {
+  public static Runnable writing(Image image, Path target) {
+    Supplier<byte[]> png = png(image);
+    return () -> {
+      try {
+        Files.write(target, png.get());
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    };
+  }
+
+  /**
+   * What makes an image PNG, to be run where there is time. Call on the JavaFX thread, which reads
+   * the pixels here.
+   */
+  public static Supplier<byte[]> png(Image image) {
     int width = (int) image.getWidth();
     int height = (int) image.getHeight();
     int[] pixels = new int[width * height];
@@ -45,7 +64,9 @@ public final class Camera {
       BufferedImage picture = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
       picture.setRGB(0, 0, width, height, pixels, 0, width);
       try {
-        ImageIO.write(picture, "png", target.toFile());
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ImageIO.write(picture, "png", out);
+        return out.toByteArray();
       } catch (IOException e) {
         throw new UncheckedIOException(e);
       }

@@ -1,6 +1,9 @@
 package dev.ambershim.desktop.launch;
 
 import dev.ambershim.desktop.baseline.BaselineView;
+import dev.ambershim.desktop.bench.BenchView;
+import dev.ambershim.desktop.clean.CleanView;
+import dev.ambershim.desktop.open.OpenView;
 import dev.ambershim.desktop.prove.ProveView;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
@@ -37,8 +40,13 @@ public final class Window {
                     () -> new WeighView(model),
                     Stage.BASELINE,
                     () -> new BaselineView(model, view),
+                    Stage.OPEN,
+                    () -> new OpenView(model, view),
+                    Stage.CLEAN,
+                    () -> new CleanView(model, view),
                     Stage.PROVE,
-                    () -> new ProveView(model, view)));
+                    () -> new ProveView(model, view)),
+            view -> new BenchView(model, view));
     await(fonts);
     scene.setRoot(shell);
     model.themeProperty().addListener((o, was, is) -> is.dress(scene));

@@ -2,6 +2,15 @@ package dev.ambershim.desktop.screenshots;
 
 import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.procedure.BenchTimer;
+import dev.ambershim.core.procedure.Flaw;
+import dev.ambershim.core.procedure.Flaw.Face;
+import dev.ambershim.core.procedure.Flaw.Kind;
+import dev.ambershim.core.procedure.Moment;
+import dev.ambershim.core.procedure.Plan;
+import dev.ambershim.core.procedure.PlanStep;
+import dev.ambershim.core.procedure.Span;
+import dev.ambershim.core.procedure.WorkLog;
 import dev.ambershim.desktop.draw.Camera;
 import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.launch.Opening;
@@ -17,8 +26,10 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.BooleanSupplier;
@@ -42,6 +53,8 @@ public final class Screenshots extends Application {
       this(name, prepare, () -> true);
     }
   }
+
+  private static final Instant NOW = Instant.parse("2026-09-05T15:20:00Z");
 
   private final Deque<Shot> shots = new ArrayDeque<>();
   private ShellModel model;
@@ -82,7 +95,8 @@ public final class Screenshots extends Application {
   }
 
   private void begin(javafx.stage.Stage stage, Opened opened) {
-    model = new ShellModel();
+    // The same hour each time, so that only what changed differs in a picture.
+    model = new ShellModel(() -> new Moment(NOW, "screenshots", 7200));
     scene = Window.scene(model, FilePicker.over(stage));
     shell = (ShellView) scene.getRoot();
     Window.show(stage, scene, model);
@@ -96,7 +110,6 @@ public final class Screenshots extends Application {
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
     shots.add(new Shot("prove-cores", this::readChart));
     shots.add(new Shot("prove-ladder", () -> scrollTo("#prove-ladder-answer")));
-    shots.add(new Shot("prove-rungs", () -> scrollTo("#rung-clock")));
     shots.add(new Shot("working", () -> press(KeyCode.W, true)));
     shots.add(
         new Shot(
@@ -121,15 +134,20 @@ public final class Screenshots extends Application {
             }));
     shots.add(
         new Shot(
-            "stage-to-come",
+            "open",
             () -> {
               shell.closeSheet();
               go(Stage.OPEN);
-            }));
+            },
+            this::planned));
+    shots.add(new Shot("open-ways", () -> scrollTo("#hours-from"), this::planned));
+    shots.add(new Shot("clean", this::cleaned, this::planned));
+    shots.add(new Shot("bench", () -> press(KeyCode.F2, false), this::planned));
     shots.add(
         new Shot(
             "prove-paper",
             () -> {
+              press(KeyCode.F2, false);
               model.setTheme(Theme.PAPER);
               model.partProperty().set(Part.OUTER);
               model.open(fennel);
@@ -161,6 +179,46 @@ public final class Screenshots extends Application {
         .findFirst()
         .orElseThrow()
         .id();
+  }
+
+  private boolean planned() {
+    return model.workbench().outlookProperty().get() != null
+        && !model.workbench().planning().busyProperty().get();
+  }
+
+  /** The work half done: the lid off and clean, two flaws noted, the first coat drying. */
+  private void cleaned() {
+    Plan plan = Plan.of(model.jobProperty().get().workCase());
+    model
+        .workbench()
+        .edit(
+            "half the work",
+            log -> {
+              WorkLog done = log;
+              Instant at = NOW.minusSeconds(3 * 3600);
+              for (PlanStep step : plan.steps()) {
+                at = at.plusSeconds(Math.round(step.hands().likely() * 45));
+                if (step.id().equals("cover-again")) {
+                  break;
+                }
+                done =
+                    done.with(step.id(), e -> e.withInitials("LM").withReading("54.2"))
+                        .done(step.id(), at, List.of());
+              }
+              return done.goingTo("cover-again", NOW)
+                  .withTimer(
+                      new BenchTimer(
+                          "cover",
+                          "first coat dries",
+                          new Moment(NOW.minusSeconds(460), "screenshots", 6740),
+                          new Span(10, 15, 30),
+                          null))
+                  .withFlaws(
+                      List.of(
+                          new Flaw(Face.DIE_EDGE, Kind.CHIP, false, "left of the mark"),
+                          new Flaw(Face.LID_INSIDE, Kind.STAIN, false, "")));
+            });
+    go(Stage.CLEAN);
   }
 
   private void beginRun() {

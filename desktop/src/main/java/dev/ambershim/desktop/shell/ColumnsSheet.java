@@ -39,7 +39,7 @@ public final class ColumnsSheet {
       Picks.follow(
           box,
           role -> {
-            model.setRole(run.index(), channel.name(), role);
+            model.runs().setRole(run.index(), channel.name(), role);
             sure.setText("you said so");
           });
       grid.addRow(

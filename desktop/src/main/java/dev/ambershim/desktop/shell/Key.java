@@ -12,6 +12,7 @@ enum Key {
   BEFORE_LOGS("Ctrl+O", "add logs from before the work", ShellView::pickBefore),
   AFTER_LOGS("Ctrl+Shift+O", "add logs from after the work", ShellView::pickAfter),
   CONDUCT("Ctrl+J", "conduct a stress run", ShellView::conduct),
+  BENCH("F2", "go to the bench, and back", ShellView::toggleBench),
   RUNG("Ctrl+G", "write down a rung of the clock ladder", ShellView::writeRung),
   UNDO("Ctrl+Z", "undo", v -> v.model().undo()),
   REDO("Ctrl+Shift+Z", "redo", v -> v.model().redo()),

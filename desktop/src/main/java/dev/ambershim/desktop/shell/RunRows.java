@@ -65,17 +65,20 @@ public final class RunRows extends VBox {
     Button columns = button("Columns", "columns-" + run.index(), () -> shell.showColumns(run));
     Button move =
         button(
-            "To " + other.words(), "move-" + run.index(), () -> model.moveRun(run.index(), other));
+            "To " + other.words(),
+            "move-" + run.index(),
+            () -> model.runs().move(run.index(), other));
     int mount = run.entry().mount();
     Button mounted =
         button(
             "Mount " + mount,
             "mount-" + run.index(),
-            () -> model.setMount(run.index(), mount % MOST_MOUNTS + 1));
+            () -> model.runs().setMount(run.index(), mount % MOST_MOUNTS + 1));
     mounted.setAccessibleHelp("Runs of one mount: the cooler stayed on. Press for the next mount.");
     mounted.setTooltip(new Tooltip(mounted.getAccessibleHelp()));
     mounted.setDisable(model.readOnly());
-    Button remove = button("Remove", "remove-" + run.index(), () -> model.removeRun(run.index()));
+    Button remove =
+        button("Remove", "remove-" + run.index(), () -> model.runs().remove(run.index()));
     move.setDisable(model.readOnly());
     remove.setDisable(model.readOnly());
     HBox head =
@@ -166,7 +169,7 @@ public final class RunRows extends VBox {
     Runnable keep =
         () -> {
           try {
-            model.setRoom(run.index(), field.getText());
+            model.runs().setRoom(run.index(), field.getText());
           } catch (Problem problem) {
             hint.setText(problem.what() + " " + problem.remedy());
             hint.getStyleClass().add("wrong");

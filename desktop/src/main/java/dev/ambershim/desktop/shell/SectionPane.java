@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.shell;
 
+import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.assembly.Part;
 import dev.ambershim.core.forecast.Situation;
 import dev.ambershim.core.job.Choice;
@@ -10,6 +11,9 @@ import dev.ambershim.core.job.Side;
 import dev.ambershim.core.job.TermFields;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.picture.SectionPicture;
+import dev.ambershim.core.procedure.BenchState;
+import dev.ambershim.core.procedure.Plan;
+import dev.ambershim.core.procedure.WorkCase;
 import dev.ambershim.desktop.draw.PictureView;
 import java.util.List;
 import javafx.beans.value.ObservableValue;
@@ -134,6 +138,20 @@ final class SectionPane extends VBox {
     Side side = model.sideProperty().get();
     Preview preview =
         model.stageProperty().get() == Stage.WEIGH ? model.previewProperty().get() : null;
+    WorkCase work = job.workCase();
+    BenchState state = preview == null ? onBench(job, work) : null;
+    if (state != null) {
+      Build build = state.fresh() ? job.after() : job.before();
+      picture.show(
+          (w, h) ->
+              SectionPicture.onBench(
+                  job.chip(), job.cooler(), build, state, model.notationProperty().get(), w, h),
+          model.themeProperty().get().dark());
+      picture.pick(model.partProperty().get());
+      gap.setText("");
+      gap.setManaged(false);
+      return;
+    }
     Situation shown =
         preview == null
             ? new Situation(job.chip(), job.cooler(), job.build(side))
@@ -153,6 +171,16 @@ final class SectionPane extends VBox {
                 + side.words()
                 + ".");
     gap.setManaged(!gap.getText().isEmpty());
+  }
+
+  /** How it lies on the bench, while the work is under way and a stage of the work is on screen. */
+  private BenchState onBench(Job job, WorkCase work) {
+    int number = model.stageProperty().get().number();
+    boolean atWork = number >= Stage.OPEN.number() && number <= Stage.CLOSE.number();
+    if (!atWork || job.work().done().isEmpty()) {
+      return null;
+    }
+    return Plan.of(work).state(job.work().done());
   }
 
   /** The boxes to type in follow a moment after the picture. */

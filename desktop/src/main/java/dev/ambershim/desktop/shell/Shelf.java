@@ -38,7 +38,9 @@ final class Shelf extends HBox {
                                 .then("Read-only")
                                 .otherwise("All changes saved"))));
     saved.setMinWidth(120);
-    getChildren().addAll(message, Labels.spring(), saved);
+    TimerChips timers = new TimerChips(model.workbench().timers(), "shelf-timer");
+    timers.setPrefWrapLength(560);
+    getChildren().addAll(message, Labels.spring(), timers, saved);
     for (Work line : List.of(model.work(), model.reckoning())) {
       AtomicReference<HBox> shown = new AtomicReference<>();
       line.nameProperty()

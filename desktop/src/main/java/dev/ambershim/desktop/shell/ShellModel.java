@@ -13,10 +13,9 @@ import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.job.Tries;
 import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.procedure.Moment;
 import dev.ambershim.core.runlog.LogReader;
-import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.desktop.theme.Theme;
 import dev.ambershim.desktop.work.Work;
@@ -27,12 +26,14 @@ import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.Readings;
 import dev.ambershim.logbook.store.ShapeRoles;
 import dev.ambershim.logbook.store.StoredJob;
+import dev.ambershim.sensors.machine.BenchClock;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -69,11 +70,22 @@ public final class ShellModel implements AutoCloseable {
   private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
   private final Traffic traffic = new Traffic(this);
+  private final RunEdits runs = new RunEdits(this);
+  private final Workbench workbench;
   private Logbook logbook;
   private int unsaved;
 
   /** Starts without a logbook; the window can be built meanwhile. */
   public ShellModel() {
+    this(new BenchClock()::now);
+  }
+
+  /**
+   * Starts on another clock.
+   *
+   * @param clock tells the moment; called from any thread
+   */
+  public ShellModel(Supplier<Moment> clock) {
     work = new Work(this::hear);
     reckoning = new Work(problem -> note(new Message(problem.getMessage(), true)));
     stage.addListener((o, was, is) -> sideOf(is).ifPresent(side::set));
@@ -81,6 +93,7 @@ public final class ShellModel implements AutoCloseable {
     assessment.addListener((o, was, is) -> weighing.set(null));
     theme.set(Theme.GRAPHITE);
     notation.set(Notation.METRIC);
+    workbench = new Workbench(this, clock);
   }
 
   /** Goes on with an opened logbook. */
@@ -104,7 +117,7 @@ public final class ShellModel implements AutoCloseable {
   /** The side of the work that a stage is about, if it is about one. */
   private static Optional<Side> sideOf(Stage stage) {
     return switch (stage) {
-      case WEIGH, BASELINE -> Optional.of(Side.BEFORE);
+      case WEIGH, BASELINE, OPEN, CLEAN -> Optional.of(Side.BEFORE);
       case PROVE, KEEP -> Optional.of(Side.AFTER);
       default -> Optional.empty();
     };
@@ -295,46 +308,28 @@ public final class ShellModel implements AutoCloseable {
 
   private record Taken(Step step, String words) {}
 
-  /** Takes a run out of the job. */
-  public void removeRun(int index) {
-    edit("remove run", old -> old.withoutRun(index));
-  }
-
-  /** Moves a run to the other side. */
-  public void moveRun(int index, Side to) {
-    edit("run " + to.words(), old -> old.withRun(index, old.runs().get(index).on(to)));
-  }
-
-  /** Says which mount of its side a run belongs to. */
-  public void setMount(int index, int mount) {
-    edit("mount " + mount, old -> old.withRun(index, old.runs().get(index).ofMount(mount)));
-  }
-
-  /** Says what a column of a run is. */
-  public void setRole(int index, String channel, Role role) {
-    traffic.remember(logs.get(job.get().runs().get(index).sha256()), channel, role);
-    edit(
-        "column " + channel + " is " + role.words(),
-        old -> old.withRun(index, old.runs().get(index).withRole(channel, role)));
-  }
-
-  /**
-   * Sets a run's room air as it was typed; nothing takes it away.
-   *
-   * @throws Problem if it is no temperature
-   */
-  public void setRoom(int index, String typed) {
-    Double room = typed.isBlank() ? null : notation.get().read(typed, Unit.CELSIUS, "room air");
-    edit("room air", old -> old.withRun(index, old.runs().get(index).withRoom(room)));
-  }
-
   /** What is written out of the logbook and taken into it. */
   public Traffic traffic() {
     return traffic;
   }
 
+  /** What can be done to the job's runs. */
+  public RunEdits runs() {
+    return runs;
+  }
+
+  /** The work at the bench: plan, hours, timers, shelf. */
+  public Workbench workbench() {
+    return workbench;
+  }
+
   Logbook logbook() {
     return logbook;
+  }
+
+  /** A log that was read, by its hash. */
+  RunLog log(String sha256) {
+    return logs.get(sha256);
   }
 
   /** A job that just came in, ready to show; not for the JavaFX thread. */
@@ -489,6 +484,7 @@ public final class ShellModel implements AutoCloseable {
   @Override
   public void close() {
     reckoning.cancelRunning();
+    workbench.close();
     reckoning.close();
     work.close();
     if (logbook != null) {

@@ -18,6 +18,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -37,6 +38,10 @@ public final class ShellView extends StackPane {
   private final Map<Stage, StageView> built = new EnumMap<>(Stage.class);
   private final BorderPane frame = new BorderPane();
   private final ScrollPane middle = new ScrollPane();
+  private final Function<ShellView, BenchScreen> benches;
+  private BenchScreen bench;
+  private boolean atBench;
+  private KeyCode held;
   private DropTargets drop;
   private Sheet sheet;
 
@@ -45,11 +50,14 @@ public final class ShellView extends StackPane {
    *
    * @param picker asks for files
    * @param stages makes the stages that are built, each when it is first shown
+   * @param benches makes the bench when it is first gone to
    */
   public ShellView(
       ShellModel model,
       FilePicker picker,
-      Function<ShellView, Map<Stage, Supplier<StageView>>> stages) {
+      Function<ShellView, Map<Stage, Supplier<StageView>>> stages,
+      Function<ShellView, BenchScreen> benches) {
+    this.benches = benches;
     this.model = model;
     this.picker = picker;
     this.stages = stages;
@@ -64,6 +72,7 @@ public final class ShellView extends StackPane {
     getChildren().add(frame);
     setOnDragOver(this::hanging);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    addEventFilter(KeyEvent.KEY_RELEASED, e -> held = null);
     model.stageProperty().addListener((o, was, is) -> showStage());
     model
         .openedProperty()
@@ -92,6 +101,7 @@ public final class ShellView extends StackPane {
     Later.belowTheFold(
         model,
         () -> {
+          model.workbench().timers().begin();
           if (!model.readOnly()) {
             model
                 .traffic()
@@ -141,12 +151,24 @@ public final class ShellView extends StackPane {
     return box;
   }
 
+  private static boolean typing(KeyEvent event) {
+    return event.getTarget() instanceof TextInputControl;
+  }
+
   private void key(KeyEvent event) {
-    if (event.getCode() == KeyCode.ESCAPE && sheet != null && model.openedProperty().get()) {
+    boolean again = event.getCode() == held;
+    held = event.getCode();
+    if (again && (event.getCode() == KeyCode.F2 || atBench) && !typing(event)) {
+      // A pedal or a key that is held down must not run through the steps.
+      event.consume();
+    } else if (atBench && sheet == null && bench.key(event)) {
+      event.consume();
+    } else if (event.getCode() == KeyCode.ESCAPE && sheet != null && model.openedProperty().get()) {
       closeSheet();
       event.consume();
     } else if (event.isShortcutDown() && event.getCode().isDigitKey()) {
       int digit = event.getCode().getChar().charAt(0) - '0';
+      leaveBench();
       model.stageProperty().set(Stage.at(digit == 0 ? 10 : digit));
       event.consume();
     } else if (Key.act(event, this)) {
@@ -165,8 +187,9 @@ public final class ShellView extends StackPane {
   /** Puts the sheet away. */
   public void closeSheet() {
     if (sheet != null) {
+      Node back = atBench ? bench.node() : frame;
       // What has the keyboard on the sheet is left first, so that it keeps what was picked in it.
-      frame.requestFocus();
+      back.requestFocus();
       getChildren().remove(sheet);
       sheet = null;
     }
@@ -179,6 +202,39 @@ public final class ShellView extends StackPane {
     asking.lookup("#close-sheet").setVisible(false);
     getChildren().add(asking);
     sheet = asking;
+  }
+
+  /** Goes to the bench, or leaves it. */
+  public void toggleBench() {
+    if (atBench) {
+      leaveBench();
+      return;
+    }
+    if (model.jobProperty().get() == null) {
+      model.say("Begin a job first: press Ctrl+N.");
+      return;
+    }
+    closeSheet();
+    if (bench == null) {
+      bench = benches.apply(this);
+    }
+    atBench = true;
+    getChildren().add(bench.node());
+    bench.enter();
+  }
+
+  private void leaveBench() {
+    if (atBench) {
+      atBench = false;
+      bench.leave();
+      getChildren().remove(bench.node());
+      frame.requestFocus();
+    }
+  }
+
+  /** Asks for photos. */
+  public List<Path> pickPhotos() {
+    return picker.open("Photos of this step", "Photos", "*.png", "*.jpg", "*.jpeg");
   }
 
   void toggleKeys() {
@@ -235,6 +291,16 @@ public final class ShellView extends StackPane {
   /** Asks where to write a chart. */
   public Optional<Path> pickChart() {
     return pickTarget("Write the chart (.png, .svg or .csv)", "-chart.png", "Chart");
+  }
+
+  /** Asks where to write the schedule as a calendar. */
+  public Optional<Path> pickCalendar() {
+    return pickTarget("Write the schedule as a calendar", "-work.ics", "Calendar");
+  }
+
+  /** Asks where to write the card for the bench. */
+  public Optional<Path> pickCard() {
+    return pickTarget("Write the card for the bench (.pdf or .html)", "-card.pdf", "Card");
   }
 
   /** Asks for a table of rungs. */
@@ -317,6 +383,9 @@ public final class ShellView extends StackPane {
   }
 
   private void hanging(DragEvent event) {
+    if (atBench) {
+      return;
+    }
     if (drop == null) {
       drop = new DropTargets(this::dropped);
       getChildren().add(drop);

@@ -4,16 +4,8 @@ package dev.ambershim.desktop.shell;
 public enum Stage {
   WEIGH(1, "Weigh", "Is it worth it on this chip?", ""),
   BASELINE(2, "Baseline", "What is it like now, and can you trust the figure?", ""),
-  OPEN(
-      3,
-      "Open",
-      "How do you get the lid off without harm?",
-      "Here you will be led through opening this chip, step by step, with hold points and timers."),
-  CLEAN(
-      4,
-      "Clean",
-      "Is it clean, and fit to be used again?",
-      "Here you will clean by what is left on the faces, and judge whether they may be used again."),
+  OPEN(3, "Open", "How do you get the lid off without harm, and when are you through?", ""),
+  CLEAN(4, "Clean", "Is it clean, and fit to be used again?", ""),
   MEASURE(
       5,
       "Measure",

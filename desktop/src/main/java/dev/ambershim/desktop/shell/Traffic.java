@@ -4,6 +4,7 @@ import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.procedure.Photo;
 import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.logbook.bundle.JobBundle;
@@ -37,7 +38,16 @@ public final class Traffic {
     Notation writing = model.notationProperty().get();
     String today = LocalDate.now(ZoneId.systemDefault()).toString();
     Optional<Weighing> weighed = Optional.ofNullable(model.weighingProperty().get());
-    write("report", target, () -> ReportFiles.write(now, weighed, writing, today, target));
+    write(
+        "report",
+        target,
+        () -> ReportFiles.write(now, weighed, this::photo, writing, today, target));
+  }
+
+  private Optional<byte[]> photo(Photo photo) {
+    return model.logbook().holds(photo.sha256())
+        ? Optional.of(model.logbook().attachment(photo.sha256()).bytes())
+        : Optional.empty();
   }
 
   /** Writes the results, as JSON or CSV by the file's ending. */
@@ -117,7 +127,8 @@ public final class Traffic {
             });
   }
 
-  private void write(String what, Path target, Runnable action) {
+  /** Writes a file on the line of work, and says so. */
+  void write(String what, Path target, Runnable action) {
     model
         .work()
         .submit(

@@ -257,7 +257,12 @@ public final class WeighModel {
         "plan: " + option.kind().words(),
         job ->
             job.with(
-                job.title(), job.notes(), job.cooler(), job.before(), option.situation().build()));
+                    job.title(),
+                    job.notes(),
+                    job.cooler(),
+                    job.before(),
+                    option.situation().build())
+                .withWork(job.work().planning(option.kind())));
   }
 
   /** What is on screen; null until the first weighing is done. */

@@ -1,0 +1,132 @@
+package dev.ambershim.desktop.open;
+
+import dev.ambershim.core.job.Lesson;
+import dev.ambershim.core.picture.SchedulePicture;
+import dev.ambershim.core.procedure.Schedule;
+import dev.ambershim.core.procedure.ScheduleWords;
+import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.desktop.shell.AnswerPane;
+import dev.ambershim.desktop.shell.Labels;
+import dev.ambershim.desktop.shell.Later;
+import dev.ambershim.desktop.shell.Outlook;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.ShellView;
+import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.shell.StageView;
+import dev.ambershim.desktop.shell.StepList;
+import dev.ambershim.desktop.shell.Workbench;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** When the work is done, the course of the hours, the steps; then hours, ways and kit. */
+public final class OpenView implements StageView {
+  private final ShellModel model;
+  private final ShellView shell;
+  private final Workbench bench;
+  private final AnswerPane answer = new AnswerPane(Stage.OPEN.question(), "open-answer");
+  private final PictureView hours = new PictureView();
+  private final VBox hoursPanel = new VBox(hours);
+  private final StepList steps;
+  private final HoursPanel when;
+  private final WaysPanel ways;
+  private final KitPanel kit;
+  private final VBox lessons = new VBox(3);
+  private final VBox node;
+
+  /** A view of the model's job. */
+  public OpenView(ShellModel model, ShellView shell) {
+    this.model = model;
+    this.shell = shell;
+    bench = model.workbench();
+    answer.lookup("#open-answer").getStyleClass().add("long");
+    hours.setId("open-hours");
+    hoursPanel.getStyleClass().add("panel");
+    steps = new StepList(model, "open-steps");
+    when = new HoursPanel(model);
+    ways = new WaysPanel(model);
+    kit = new KitPanel(model);
+    lessons.getStyleClass().add("panel");
+    lessons.setId("open-lessons");
+    hours.onPick(steps::pick);
+    HBox foot = new HBox(10);
+    foot.setMinHeight(34);
+    foot.setAlignment(Pos.CENTER_LEFT);
+    Later.afterOpening(model, () -> foot.getChildren().addAll(buttons()));
+    node = new VBox(answer, foot, hoursPanel, steps, when, ways, kit, lessons);
+    node.getStyleClass().add("stage");
+    bench.outlookProperty().addListener((o, was, is) -> refresh());
+    model.themeProperty().addListener((o, was, is) -> refresh());
+    model.notationProperty().addListener((o, was, is) -> refresh());
+    bench.watch();
+    refresh();
+  }
+
+  private List<Node> buttons() {
+    Button go = new Button("At the bench  F2");
+    go.setId("go-to-bench");
+    go.getStyleClass().add("next");
+    go.setOnAction(e -> shell.toggleBench());
+    Button calendar = new Button("Calendar…");
+    calendar.setId("write-calendar");
+    calendar.setOnAction(e -> shell.pickCalendar().ifPresent(bench::writeCalendar));
+    Button card = new Button("Card…");
+    card.setId("write-card");
+    card.setOnAction(e -> shell.pickCard().ifPresent(bench::writeCard));
+    return List.of(go, calendar, card);
+  }
+
+  private void refresh() {
+    Outlook now = bench.outlookProperty().get();
+    if (now == null) {
+      answer.show("Planning the work…");
+      return;
+    }
+    ScheduleWords words = new ScheduleWords(model.notationProperty().get(), bench.zone());
+    String option = now.plan().work().option().words();
+    if (now.schedule().isPresent()) {
+      Schedule schedule = now.schedule().get();
+      List<String> reasons = new ArrayList<>();
+      reasons.add("Planned: " + option + ". Another option is planned in Weigh (Ctrl+1).");
+      reasons.addAll(words.reasons(schedule));
+      answer.show(words.sentence(now.plan(), now.job().work(), schedule), reasons);
+      double height = SchedulePicture.height(schedule);
+      hours.setMinHeight(height);
+      hours.setPrefHeight(height);
+      hours.show(
+          (w, h) ->
+              SchedulePicture.of(schedule, model.notationProperty().get(), bench.zone(), w, h),
+          model.themeProperty().get().dark());
+    } else {
+      answer.show(
+          now.problem()
+              .map(p -> p.getMessage())
+              .orElse("All is done: " + option + ". Prove it (Ctrl+9)."));
+    }
+    hoursPanel.setVisible(now.schedule().isPresent());
+    hoursPanel.setManaged(now.schedule().isPresent());
+    steps.show(now, step -> true);
+    when.show(now.job().work());
+    ways.show(now);
+    kit.show(now);
+    lessons(now.lessons());
+  }
+
+  private void lessons(List<Lesson> all) {
+    lessons.setVisible(!all.isEmpty());
+    lessons.setManaged(!all.isEmpty());
+    lessons.getChildren().setAll(Labels.line("Lessons of your jobs", "strong"));
+    for (Lesson lesson : all) {
+      lessons.getChildren().add(Labels.wrapped(lesson.title() + ": " + lesson.words(), "reason"));
+    }
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+}

@@ -1,0 +1,310 @@
+package dev.ambershim.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.atLeastOnce;
+import static org.mockito.Mockito.clearInvocations;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import dev.ambershim.core.forecast.Step;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.procedure.Evidence;
+import dev.ambershim.core.procedure.Mishap.Harm;
+import dev.ambershim.core.procedure.Moment;
+import dev.ambershim.core.procedure.Plan;
+import dev.ambershim.core.procedure.PlanStep;
+import dev.ambershim.core.procedure.StepEntry;
+import dev.ambershim.desktop.demo.DemoWorkshop;
+import dev.ambershim.desktop.sound.Bell;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Logbook;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Region;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The demo's two jobs worked through at the bench, with the keyboard alone. */
+class BenchModeTest extends DesktopTest {
+  private static final Instant EVENING = Instant.parse("2026-09-05T16:30:00Z");
+
+  private final Bell bell = mock(Bell.class);
+  private Moment now = new Moment(EVENING, "boot-1", 5000);
+  private final AtomicInteger released = new AtomicInteger();
+  private Path photo;
+
+  @BeforeEach
+  void demo() throws IOException {
+    try (Logbook logbook =
+        Logbook.open(folder.resolve("logbook"), Access.WRITE, Clock.systemUTC())) {
+      DemoWorkshop.fill(logbook);
+    }
+    photo = folder.resolve("bench.png");
+    ImageIO.write(new BufferedImage(64, 48, BufferedImage.TYPE_INT_RGB), "png", photo.toFile());
+    when(picker.open(any(), any(), any(String[].class))).thenReturn(List.of(photo));
+    clock = () -> now;
+  }
+
+  private void start() {
+    open();
+    onFx(() -> model.workbench().timers().setBell(bell));
+    onFx(
+        () ->
+            stage
+                .getScene()
+                .addEventFilter(KeyEvent.KEY_RELEASED, e -> released.incrementAndGet()));
+  }
+
+  private void pass(double minutes) {
+    now =
+        new Moment(
+            now.wall().plusMillis(Math.round(minutes * 60_000)),
+            now.boot(),
+            now.upSeconds() + minutes * 60);
+  }
+
+  /** A key, and what it brings; without the frames that only a mouse needs. */
+  private void tap(KeyCode... keys) {
+    int before = released.get();
+    robot.push(keys);
+    // A key comes by way of the screen, so it may arrive after all that was waiting.
+    until("the key is heard", () -> released.get() >= before + keys.length);
+    until("it is kept", () -> !model.work().busyProperty().get());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private void planned() {
+    until("the plan is there", () -> model.workbench().outlookProperty().get() != null);
+    until("the plan is set", () -> !model.workbench().planning().busyProperty().get());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private void type(String text) {
+    robot.write(text, 0);
+    tap(KeyCode.ENTER);
+  }
+
+  private Job job() {
+    return model.jobProperty().get();
+  }
+
+  private boolean asked() {
+    return stage.getScene().lookup("#bench-field") instanceof TextField f
+        && f.getParent().isVisible();
+  }
+
+  private String said() {
+    Node state = stage.getScene().lookup("#bench-state");
+    return state != null && state.isVisible() ? ((Label) state).getText() : "";
+  }
+
+  private PlanStep step() {
+    Plan plan = Plan.of(job().workCase());
+    return plan.steps().stream()
+        .filter(s -> s.title().equals(text("bench-title")))
+        .filter(s -> !job().work().entry(s.id()).done())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** Works the step on the bench as a person would, with one key and what it asks for. */
+  private PlanStep workIt(KeyCode on) {
+    PlanStep step = step();
+    pass(step.hands().likely());
+    if (said().startsWith("Not yet")) {
+      pass(60);
+    }
+    tap(on);
+    if (asked()) {
+      assertThat(step.hold()).as(step.id() + ": " + said() + " " + job().work().at()).isPresent();
+      Evidence evidence = step.hold().orElseThrow().evidence();
+      type(evidence == Evidence.TICK ? "LM" : "54.2");
+      tap(on);
+    } else if (!job().work().entry(step.id()).done()) {
+      assertThat(said()).contains("asks for a photo");
+      tap(KeyCode.P);
+      tap(on);
+    }
+    assertThat(job().work().entry(step.id()).done()).as(step.id() + ": " + said()).isTrue();
+    return step;
+  }
+
+  /** Everything is large enough to be read from a metre, and all of it is in sight. */
+  private void readable(PlanStep step) {
+    for (String id : List.of("bench-title", "bench-action", "bench-caution", "bench-check")) {
+      Label label = (Label) node(id);
+      if (label.isVisible()) {
+        assertThat(label.getFont().getSize())
+            .as("%s of %s", id, step.id())
+            .isGreaterThanOrEqualTo(28);
+      }
+    }
+    Node up = node("bench-title").getParent();
+    Region words = (Region) up;
+    ScrollPane scroll = (ScrollPane) up.getParent().getParent().getParent();
+    assertThat(words.getHeight())
+        .as("height of %s", step.id())
+        .isLessThanOrEqualTo(Math.max(scroll.getViewportBounds().getHeight(), 10) + 0.5);
+  }
+
+  private void showsHold(Plan plan) {
+    for (PlanStep step : plan.steps()) {
+      StepEntry entry = job().work().entry(step.id());
+      assertThat(entry.done()).as(step.id()).isTrue();
+      step.hold().ifPresent(h -> assertThat(entry.passes(h)).as(step.id()).isTrue());
+      for (String earlier : step.after()) {
+        assertThat(job().work().entry(earlier).doneAt())
+            .as("%s before %s", earlier, step.id())
+            .isBeforeOrEqualTo(entry.doneAt());
+      }
+    }
+  }
+
+  @Test
+  void sorrelIsWorkedThroughWithARestartAndATimerThatEndsMeanwhile() {
+    start();
+    tap(KeyCode.F2);
+    planned();
+    Plan plan = Plan.of(job().workCase());
+    assertThat(text("bench-place")).startsWith("Step 1 of " + plan.steps().size());
+    // What a hold point asks for is asked for; without it nothing goes on.
+    tap(KeyCode.SPACE);
+    assertThat(asked()).isTrue();
+    tap(KeyCode.ESCAPE);
+    assertThat(job().work().done()).isEmpty();
+
+    String last = "";
+    while (!last.equals("press")) {
+      readable(step());
+      last = workIt(KeyCode.SPACE).id();
+    }
+    assertThat(text("timer-press")).contains("the glue cures").contains("more at least");
+    assertThat(model.jobProperty().get().work().running("press")).isPresent();
+    // Books what it used: the bottle has lost what the steps took.
+    assertThat(job().work().entry("alcohol-die").used())
+        .extracting("item")
+        .containsExactlyInAnyOrder("brown bottle", "swabs");
+
+    // The machine is switched off for the night; the timer ends meanwhile.
+    settle();
+    close();
+    now = new Moment(now.wall().plusSeconds(13 * 3600), "boot-2", 40);
+    start();
+    until("the timers are read", () -> !model.workbench().timers().ticking().isEmpty());
+    assertThat(text("timer-press")).contains("the usual time is over").contains("wall clock");
+    verify(bell, atLeastOnce()).ring();
+    clearInvocations(bell);
+    tap(KeyCode.F2);
+    planned();
+    assertThat(text("bench-place")).contains("done");
+
+    // One key puts it away; it stays away.
+    tap(KeyCode.T);
+    assertThat(said()).contains("Put away");
+    for (int i = 0; i < plan.steps().size() && !text("bench-place").startsWith("All"); i++) {
+      readable(step());
+      workIt(KeyCode.PAGE_DOWN);
+    }
+    assertThat(text("bench-place")).isEqualTo("All 42 steps are done");
+    showsHold(plan);
+    tap(KeyCode.F2);
+    assertThat(stage.getScene().lookup("#bench")).isNull();
+  }
+
+  @Test
+  void fennelIsWorkedThroughWithAPedalAPassAMishapAndAWayBack() throws IOException {
+    start();
+    onFx(
+        () ->
+            model.open(
+                model.jobs().stream()
+                    .filter(j -> j.title().startsWith("Fennel"))
+                    .findFirst()
+                    .orElseThrow()
+                    .id()));
+    until("Fennel is open", () -> job().title().startsWith("Fennel"));
+    tap(KeyCode.F2);
+    planned();
+    Plan plan = Plan.of(job().workCase());
+
+    // A pedal that sends F13 is picked, by keyboard, and goes on from now on.
+    tap(KeyCode.CONTROL, KeyCode.K);
+    onFx(() -> node("pick-next").requestFocus());
+    tap(KeyCode.SPACE);
+    tap(KeyCode.F9);
+    tap(KeyCode.ESCAPE);
+    assertThat(((Label) stage.getScene().lookup(".bench-keys")).getText()).startsWith("F9  go on");
+
+    while (!step().id().equals("seat")) {
+      workIt(KeyCode.F9);
+    }
+    // A note, a mishap, and the hold point passed with a reason, all from the keyboard.
+    tap(KeyCode.N);
+    type("pocket is 0.2 mm wide");
+    tap(KeyCode.M);
+    type("slider touched the substrate");
+    type("2");
+    type("look from the side first");
+    tap(KeyCode.O);
+    tap(KeyCode.ENTER); // no reason, no pass
+    assertThat(asked()).isTrue();
+    type("clamp of another make");
+    StepEntry seat = job().work().entry("seat");
+    assertThat(seat.note()).isEqualTo("pocket is 0.2 mm wide");
+    assertThat(seat.mishap().harm()).isEqualTo(Harm.MENDED);
+    assertThat(seat.mishap().risk()).isEqualTo(Step.OPEN_SOLDER);
+    assertThat(seat.overridden()).isEqualTo("clamp of another make");
+    tap(KeyCode.F9);
+    assertThat(job().work().entry("seat").done()).isTrue();
+
+    // Back, why, open again, undo, and on.
+    tap(KeyCode.PAGE_UP);
+    assertThat(text("bench-title")).isEqualTo("Seat and clamp the chip");
+    assertThat(said()).startsWith("Done.");
+    tap(KeyCode.W);
+    assertThat(
+            node("bench-why").lookupAll(".bench-detail").stream().map(n -> ((Label) n).getText()))
+        .anyMatch(t -> t.startsWith("Last time: slider touched the substrate (mended, Fennel F16"));
+    tap(KeyCode.R);
+    assertThat(job().work().entry("seat").done()).isFalse();
+    tap(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(job().work().entry("seat").done()).isTrue();
+
+    for (int i = 0; i < plan.steps().size() && !text("bench-place").startsWith("All"); i++) {
+      workIt(KeyCode.F9);
+    }
+    showsHold(plan);
+    verify(bell, atLeastOnce()).ring();
+    tap(KeyCode.B);
+    assertThat(said()).isEqualTo("The bell is muted.");
+    tap(KeyCode.F2);
+
+    // The report has the diary with what was passed, and the photos.
+    Path report = folder.resolve("fennel.html");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(report));
+    press(KeyCode.CONTROL, KeyCode.P);
+    until("the report is written", () -> Files.exists(report));
+    settle();
+    assertThat(Files.readString(report))
+        .contains("passed without its check, because: clamp of another make")
+        .contains("Lesson: look from the side first")
+        .contains("data:image/png;base64,");
+  }
+}
