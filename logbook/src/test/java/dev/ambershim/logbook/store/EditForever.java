@@ -5,7 +5,10 @@ import dev.ambershim.logbook.Fixture;
 import java.nio.file.Path;
 import java.time.Clock;
 
-/** A process of its own that edits until it is killed, and says each edit once it is kept. */
+/**
+ * A process of its own that edits until it is killed, and says each edit once it is kept; with a
+ * second argument it ends by itself after so many.
+ */
 final class EditForever {
   private EditForever() {}
 
@@ -16,7 +19,8 @@ final class EditForever {
             ? logbook.create(Fixture.job("0")).id()
             : logbook.list().get(0).id();
     int n = Integer.parseInt(logbook.load(id).job().title());
-    while (true) {
+    int last = arguments.length > 1 ? n + Integer.parseInt(arguments[1]) : Integer.MAX_VALUE;
+    while (n < last) {
       n++;
       Job job = logbook.load(id).job();
       Job next =
@@ -34,5 +38,6 @@ final class EditForever {
       }
       System.out.println(n);
     }
+    logbook.close();
   }
 }

@@ -4,11 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.logbook.Fixture;
 import java.io.BufferedReader;
+import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import java.util.spi.ToolProvider;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
@@ -24,7 +30,60 @@ import org.junit.jupiter.params.provider.ValueSource;
 class KillTest {
   private static final int KILLS = 25;
 
+  @TempDir static Path shared;
   @TempDir Path folder;
+  private static String classpath;
+
+  /**
+   * Classes as one run of the process had them, so that the many starts take a third of the time.
+   * The archive of classes knows files only, so folders of classes are packed first.
+   */
+  @BeforeAll
+  static void archiveClasses() throws IOException, InterruptedException {
+    ToolProvider jar = ToolProvider.findFirst("jar").orElseThrow();
+    List<String> files = new ArrayList<>();
+    String all =
+        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
+    for (String entry : all.split(File.pathSeparator, -1)) {
+      if (!entry.isEmpty() && Files.isDirectory(Path.of(entry))) {
+        String packed = shared.resolve(files.size() + ".jar").toString();
+        assertThat(jar.run(System.out, System.err, "cf", packed, "-C", entry, ".")).isZero();
+        files.add(packed);
+      } else if (entry.endsWith(".jar")) {
+        files.add(entry);
+      }
+    }
+    classpath = String.join(File.pathSeparator, files);
+    Process process =
+        start(shared.resolve("logbook"), "-XX:ArchiveClassesAtExit=" + archive(), "6");
+    try (BufferedReader out = process.inputReader(StandardCharsets.UTF_8)) {
+      for (int n = 1; n <= 6; n++) {
+        assertThat(out.readLine()).isEqualTo(Integer.toString(n));
+      }
+    }
+    assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+  }
+
+  private static Path archive() {
+    return shared.resolve("classes.jsa");
+  }
+
+  private static Process start(Path logbook, String flag, String... more) throws IOException {
+    List<String> words =
+        new ArrayList<>(
+            List.of(
+                ProcessHandle.current().info().command().orElse("java"),
+                flag,
+                "-Xlog:cds=off",
+                "-Xlog:cds+dynamic=off",
+                "-XX:TieredStopAtLevel=1",
+                "-cp",
+                classpath,
+                EditForever.class.getName(),
+                logbook.toString()));
+    words.addAll(List.of(more));
+    return new ProcessBuilder(words).redirectError(ProcessBuilder.Redirect.INHERIT).start();
+  }
 
   @ParameterizedTest
   @ValueSource(longs = {7, 8})
@@ -33,17 +92,7 @@ class KillTest {
     int confirmed = 0;
     for (int kill = 0; kill < KILLS; kill++) {
       int last = confirmed;
-      Process process =
-          new ProcessBuilder(
-                  ProcessHandle.current().info().command().orElse("java"),
-                  "-Xshare:auto",
-                  "-XX:TieredStopAtLevel=1",
-                  "-cp",
-                  System.getProperty("java.class.path"),
-                  EditForever.class.getName(),
-                  folder.toString())
-              .redirectError(ProcessBuilder.Redirect.INHERIT)
-              .start();
+      Process process = start(folder, "-XX:SharedArchiveFile=" + archive());
       try (BufferedReader out = process.inputReader(StandardCharsets.UTF_8)) {
         // Some edits are heard, then the blow falls at a moment of chance.
         int heard = 1 + random.nextInt(6);
