@@ -27,6 +27,7 @@ import picocli.CommandLine.Option;
       HeadroomCommand.class,
       SolveCommand.class,
       WeighCommand.class,
+      PlanCommand.class,
       RecordCommand.class,
       ScreenshotsCommand.class,
       BenchCommand.class

@@ -71,7 +71,8 @@ class PlanTest extends DesktopTest {
     onFx(
         () -> {
           ComboBox<String> box =
-              (ComboBox<String>) node("way-" + way.school().name().toLowerCase(java.util.Locale.ROOT));
+              (ComboBox<String>)
+                  node("way-" + way.school().name().toLowerCase(java.util.Locale.ROOT));
           box.requestFocus();
           box.setValue(way.words());
           node("section").requestFocus();
@@ -195,7 +196,9 @@ class PlanTest extends DesktopTest {
     settle();
     assertThat(text("kit-sentence")).contains("are on the shelf");
     onFx(() -> ((Button) node("remove-pack-0")).fire());
-    until("it is off the shelf", () -> outlook().shelf().stream().noneMatch(i -> i.name().equals("bottle")));
+    until(
+        "it is off the shelf",
+        () -> outlook().shelf().stream().noneMatch(i -> i.name().equals("bottle")));
   }
 
   @Test
@@ -217,7 +220,8 @@ class PlanTest extends DesktopTest {
     // The section shows the chip as it lies on the bench once a step is done.
     onFx(
         () ->
-            model.workbench()
+            model
+                .workbench()
                 .edit("steps", log -> log.done("cooler-off", NOON, java.util.List.of())));
     planned();
     assertThat(((PictureView) node("section")).picture().description())
@@ -254,7 +258,8 @@ class PlanTest extends DesktopTest {
     // The kit comes early and asks for initials; the tool's steps ask too, so look at one without.
     onFx(
         () ->
-            model.workbench()
+            model
+                .workbench()
                 .edit(
                     "jump",
                     log ->

@@ -191,7 +191,7 @@ public final class BenchModel {
               "Not yet: "
                   + wait.get().what()
                   + ", "
-                  + Notation.minutes(Math.max(1, left))
+                  + Notation.minutes(Math.ceil(left))
                   + " more at least.");
         }
       }

@@ -141,13 +141,26 @@ public final class Screenshots extends Application {
             },
             this::planned));
     shots.add(new Shot("open-ways", () -> scrollTo("#hours-from"), this::planned));
-    shots.add(new Shot("clean", this::cleaned, this::planned));
-    shots.add(new Shot("bench", () -> press(KeyCode.F2, false), this::planned));
+    shots.add(
+        new Shot(
+            "bench",
+            () -> {
+              workUpTo("seat");
+              press(KeyCode.F2, false);
+            },
+            this::planned));
+    shots.add(
+        new Shot(
+            "clean",
+            () -> {
+              press(KeyCode.F2, false);
+              cleaned();
+            },
+            this::planned));
     shots.add(
         new Shot(
             "prove-paper",
             () -> {
-              press(KeyCode.F2, false);
               model.setTheme(Theme.PAPER);
               model.partProperty().set(Part.OUTER);
               model.open(fennel);
@@ -186,38 +199,48 @@ public final class Screenshots extends Application {
         && !model.workbench().planning().busyProperty().get();
   }
 
-  /** The work half done: the lid off and clean, two flaws noted, the first coat drying. */
-  private void cleaned() {
+  /** The work done up to a step, which is on the bench. */
+  private void workUpTo(String id) {
     Plan plan = Plan.of(model.jobProperty().get().workCase());
     model
         .workbench()
         .edit(
-            "half the work",
+            "part of the work",
             log -> {
               WorkLog done = log;
               Instant at = NOW.minusSeconds(3 * 3600);
               for (PlanStep step : plan.steps()) {
                 at = at.plusSeconds(Math.round(step.hands().likely() * 45));
-                if (step.id().equals("cover-again")) {
+                if (step.id().equals(id)) {
                   break;
                 }
                 done =
                     done.with(step.id(), e -> e.withInitials("LM").withReading("54.2"))
                         .done(step.id(), at, List.of());
               }
-              return done.goingTo("cover-again", NOW)
-                  .withTimer(
-                      new BenchTimer(
-                          "cover",
-                          "first coat dries",
-                          new Moment(NOW.minusSeconds(460), "screenshots", 6740),
-                          new Span(10, 15, 30),
-                          null))
-                  .withFlaws(
-                      List.of(
-                          new Flaw(Face.DIE_EDGE, Kind.CHIP, false, "left of the mark"),
-                          new Flaw(Face.LID_INSIDE, Kind.STAIN, false, "")));
+              return done.goingTo(id, NOW);
             });
+  }
+
+  /** The lid off and all clean, two flaws noted, the first coat drying. */
+  private void cleaned() {
+    workUpTo("cover-again");
+    model
+        .workbench()
+        .edit(
+            "drying",
+            log ->
+                log.withTimer(
+                        new BenchTimer(
+                            "cover",
+                            "first coat dries",
+                            new Moment(NOW.minusSeconds(460), "screenshots", 6740),
+                            new Span(10, 15, 30),
+                            null))
+                    .withFlaws(
+                        List.of(
+                            new Flaw(Face.DIE_EDGE, Kind.CHIP, false, "left of the mark"),
+                            new Flaw(Face.LID_INSIDE, Kind.STAIN, false, ""))));
     go(Stage.CLEAN);
   }
 
