@@ -31,7 +31,7 @@ public final class StepPicture {
     this.width = width;
     this.height = height;
     double room = Math.min(width - 20, height - 80);
-    scale = room / Math.max(chip.widthMillimetres(), chip.depthMillimetres()) * 0.96;
+    scale = room / Math.max(chip.widthMillimetres(), chip.depthMillimetres()) * 0.9;
     cx = width / 2;
     cy = (height - 56) / 2;
   }

@@ -280,6 +280,8 @@ public final class Screenshots extends Application {
 
   private void press(KeyCode code, boolean control) {
     shell.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, control, false, false));
+    shell.fireEvent(
+        new KeyEvent(KeyEvent.KEY_RELEASED, "", "", code, false, control, false, false));
   }
 
   private void next() {
