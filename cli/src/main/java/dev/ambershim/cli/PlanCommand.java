@@ -159,7 +159,7 @@ final class PlanCommand implements Callable<Integer> {
         used = Shelf.used(jobs);
       }
     }
-    return Kit.of(plan, job.work(), shelf, used, now.atZone(zone).toLocalDate());
+    return Kit.of(plan, job.work(), shelf, used, job.terms(), now.atZone(zone).toLocalDate());
   }
 
   private static Schedule needed(Optional<Schedule> schedule) {

@@ -169,7 +169,7 @@ public final class StepPicture {
         Tone.INK,
         7);
     arrow(cx + w * 0.3, ground - 96, cx + w * 0.3 - 90, ground - 72);
-    pen.words(cx - w / 2 + 8, ground + 32, "die", Tone.ON_DEEP, TEXT, Anchor.START);
+    pen.words(cx - w / 2 + 8, ground + 70, "die", Tone.INK, TEXT, Anchor.START);
     return "Blade almost flat, pushed from the edge inwards";
   }
 

@@ -1,5 +1,6 @@
 package dev.ambershim.core.procedure;
 
+import dev.ambershim.core.forecast.Terms;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -45,9 +46,10 @@ public record Kit(List<Line> lines) {
    * @param log what of the plan is done
    * @param shelf the packs
    * @param used what all jobs have booked so far
+   * @param terms what the person pays for what the weighing also reckons with
    */
   public static Kit of(
-      Plan plan, WorkLog log, List<ShelfItem> shelf, List<Use> used, LocalDate today) {
+      Plan plan, WorkLog log, List<ShelfItem> shelf, List<Use> used, Terms terms, LocalDate today) {
     Map<Supply, Double> needs = new LinkedHashMap<>();
     for (PlanStep step : plan.steps()) {
       if (!log.entry(step.id()).done()) {
@@ -62,7 +64,7 @@ public record Kit(List<Line> lines) {
       Supply supply = need.getKey();
       double left = 0;
       double gone = 0;
-      double price = supply.packCoins();
+      double price = price(supply, terms);
       double pack = supply.pack();
       for (ShelfItem item : shelf) {
         if (item.supply() == supply) {
@@ -81,6 +83,20 @@ public record Kit(List<Line> lines) {
       lines.add(new Line(supply, need.getValue(), left, gone, packs, packs * price));
     }
     return new Kit(lines);
+  }
+
+  /** What a usual pack costs: by the job's terms where they know it, else as is usual. */
+  private static double price(Supply supply, Terms terms) {
+    return switch (supply) {
+      case PASTE -> terms.pasteCoins();
+      case METAL -> terms.metalCoins();
+      case TOOL -> terms.toolCoins();
+      case LID -> terms.lidCoins();
+      case FRAME -> terms.frameCoins();
+      case COOLER -> terms.coolerCoins();
+      case PAPER -> terms.paperCoins();
+      default -> supply.packCoins();
+    };
   }
 
   /** What is left of a pack. */

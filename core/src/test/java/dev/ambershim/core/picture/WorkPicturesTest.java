@@ -8,11 +8,17 @@ import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.WorkWays;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.procedure.Flaw;
+import dev.ambershim.core.procedure.Flaw.Face;
+import dev.ambershim.core.procedure.Flaw.Kind;
+import dev.ambershim.core.procedure.Phase;
 import dev.ambershim.core.procedure.Plan;
 import dev.ambershim.core.procedure.PlanStep;
 import dev.ambershim.core.procedure.Schedule;
 import dev.ambershim.core.procedure.Sketch;
+import dev.ambershim.core.procedure.SurfaceVerdict;
 import dev.ambershim.core.procedure.Way;
+import dev.ambershim.core.procedure.WorkLog;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.HashSet;
@@ -132,7 +138,58 @@ class WorkPicturesTest {
     assertThat(picture.marks())
         .anyMatch(m -> m instanceof Mark.Words w && w.text().matches("\\d+ h( \\d+ min)?"))
         .anyMatch(m -> m instanceof Mark.Words w && w.text().equals("12:00"))
-        .anyMatch(m -> m instanceof Mark.Words w && w.text().startsWith("Tue 16 June"));
-    assertThat(picture.description()).startsWith("Schedule of 42 steps").contains("Clean 9");
+        .anyMatch(m -> m instanceof Mark.Words w && w.text().startsWith("done on Tue 16 June"));
+    assertThat(picture.description())
+        .startsWith("Schedule of 42 steps")
+        .contains("Clean " + PLAN.steps(Phase.CLEAN).size() + ",");
+  }
+
+  @Test
+  void everyFaceHasItsWorstInWordsAndLength() {
+    SurfaceVerdict verdict =
+        SurfaceVerdict.of(
+            List.of(
+                new Flaw(Face.DIE, Kind.SCRATCH, false, ""),
+                new Flaw(Face.DIE, Kind.CRACK, false, ""),
+                new Flaw(Face.PLATE, Kind.CRUST, false, ""),
+                new Flaw(Face.LID_TOP, Kind.STAIN, false, "")),
+            true,
+            false);
+    Picture picture = FacesPicture.of(verdict, 640, FacesPicture.HEIGHT);
+    assertThat(picture.description())
+        .isEqualTo("Faces: die: do not use it, lid, top: use it, cold plate: mend it first.");
+    List<Mark.Box> no = boxes(picture, Tone.ALARM);
+    List<Mark.Box> mend = boxes(picture, Tone.AMBER);
+    List<Mark.Box> yes = boxes(picture, Tone.AFTER);
+    assertThat(no).hasSize(1);
+    assertThat(no.get(0).width()).isGreaterThan(mend.get(0).width());
+    assertThat(mend.get(0).width()).isGreaterThan(yes.get(0).width());
+    assertThat(picture.marks())
+        .filteredOn(m -> m instanceof Mark.Words w && w.text().equals("nothing noted"))
+        .hasSize(Face.values().length - 3);
+    assertThat(FacesPicture.of(SurfaceVerdict.of(List.of(), true, false), 640, 200).description())
+        .isEqualTo("No flaw noted on any face.");
+  }
+
+  @Test
+  void aScheduleOfOneStepIsDrawnToo() {
+    Set<String> done = new HashSet<>();
+    PLAN.steps().stream().skip(1).forEach(s -> done.add(s.id()));
+    Instant now = Instant.parse("2026-06-15T12:00:00Z");
+    WorkLog log = WorkLog.EMPTY;
+    for (String id : done) {
+      log = log.done(id, now, List.of());
+    }
+    Schedule schedule = Schedule.of(PLAN, log, now, ZoneOffset.UTC).orElseThrow();
+    Picture picture =
+        SchedulePicture.of(
+            schedule, Notation.METRIC, ZoneOffset.UTC, 600, SchedulePicture.height(schedule));
+    assertThat(picture.description()).startsWith("Schedule of 1 steps");
+    for (Mark mark : picture.marks()) {
+      if (mark instanceof Mark.Box b) {
+        assertThat(b.width()).isPositive();
+        assertThat(Double.isFinite(b.x() + b.width())).isTrue();
+      }
+    }
   }
 }

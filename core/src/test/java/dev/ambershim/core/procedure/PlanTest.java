@@ -1,6 +1,7 @@
 package dev.ambershim.core.procedure;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.forecast.OptionKind;
 import dev.ambershim.core.procedure.Cases.Arrival;
@@ -271,5 +272,107 @@ class PlanTest {
                 .filter(s -> Cases.of(Arrival.SOLDERED, OptionKind.METAL_GLUED).asks(s)))
         .contains(School.SOLDER, School.SEAL)
         .doesNotContain(School.OPENER, School.REST);
+  }
+
+  private static List<String> ids(Plan plan) {
+    return plan.steps().stream().map(PlanStep::id).toList();
+  }
+
+  @Test
+  void solderIsScrapedOrDissolved() {
+    Plan scraped = plan(Arrival.SOLDERED, OptionKind.METAL_GLUED);
+    Plan dissolved = plan(Arrival.SOLDERED, OptionKind.METAL_GLUED, Way.DISSOLVE);
+    PlanStep blade = scraped.step("solder-die").orElseThrow();
+    PlanStep drop = dissolved.step("solder-die").orElseThrow();
+    assertThat(blade.action()).contains("blade lying almost flat");
+    assertThat(blade.caution()).contains(Caution.BLADE);
+    assertThat(drop.action()).contains("drop by drop");
+    assertThat(drop.caution()).contains(Caution.METAL);
+    // It takes about the solder's own volume of metal.
+    double more = dissolved.needs().get(Supply.METAL) - scraped.needs().get(Supply.METAL);
+    assertThat(more).isCloseTo(10.5 * 20.5 * 0.25 * 6.44e-3, within(1e-9));
+    // Several passes, turned half round between.
+    assertThat(scraped.step("shear-passes").orElseThrow().action()).contains("half round");
+  }
+
+  @Test
+  void oldLiquidMetalIsTakenOffAnotherWay() {
+    Plan again = plan(Arrival.METAL_INSIDE, OptionKind.METAL_GLUED);
+    assertThat(ids(again)).contains("metal-die", "lid-inside").doesNotContain("paste-die");
+    assertThat(again.step("metal-die").orElseThrow().reason()).contains("crust");
+    Plan bare = plan(Arrival.BARE_METAL, OptionKind.BARE);
+    assertThat(ids(bare))
+        .contains("metal-die", "plate-clean", "heights")
+        .doesNotContain("seat", "lift", "sealant-chip", "lid-on");
+    assertThat(bare.step("plate-clean").orElseThrow().caution()).contains(Caution.METAL);
+  }
+
+  @Test
+  void freshPasteLeavesTheChipInItsSocket() {
+    assertThat(ids(plan(Arrival.PASTED, OptionKind.FRESH_PASTE)))
+        .containsExactly(
+            "proof-first",
+            "kit",
+            "power-off",
+            "cooler-off",
+            "top-clean",
+            "plate-clean",
+            "plate-look",
+            "paste",
+            "mount",
+            "first-start",
+            "proof-after",
+            "note-next");
+    assertThat(ids(plan(Arrival.PASTED, OptionKind.LOWER_VOLTAGE)))
+        .containsExactly("proof-first", "settings", "proof-after", "note-next");
+  }
+
+  @Test
+  void theFirstStartSaysWhatToUndoFirst() {
+    PlanStep lidded =
+        plan(Arrival.PASTED, OptionKind.METAL_GLUED).step("first-start").orElseThrow();
+    assertThat(lidded.wrong())
+        .extracting(Trouble::sign)
+        .containsExactly(
+            "The chip is not detected, nothing starts",
+            "Memory or a slot is missing",
+            "Over 80 °C at once");
+    assertThat(lidded.wrong().get(1).first()).contains("clamp");
+    PlanStep bare = plan(Arrival.PASTED, OptionKind.BARE).step("first-start").orElseThrow();
+    assertThat(bare.wrong().get(1).first()).contains("frame");
+    assertThat(bare.wrong()).allMatch(t -> t.first().startsWith("power off"));
+  }
+
+  @Test
+  void everyPasteAndEverySealHasItsOwnWords() {
+    Set<String> pastes = new HashSet<>();
+    for (Way way : School.PASTE.ways()) {
+      pastes.add(
+          plan(Arrival.PASTED, OptionKind.FRESH_PASTE, way).step("paste").orElseThrow().action());
+    }
+    assertThat(pastes).hasSize(School.PASTE.ways().size());
+    assertThat(
+            plan(Arrival.PASTED, OptionKind.METAL_GLUED, Way.SEAL_AROUND)
+                .step("glue")
+                .orElseThrow()
+                .action())
+        .contains("gap");
+    // Unglued, the lid is laid on in the socket, and nothing cures.
+    Plan laid = plan(Arrival.PASTED, OptionKind.METAL_UNGLUED);
+    assertThat(ids(laid)).containsSubsequence("chip-in", "lid-on", "mount");
+    assertThat(ids(laid)).doesNotContain("glue", "press");
+    assertThat(laid.hands().likely())
+        .isLessThan(plan(Arrival.PASTED, OptionKind.METAL_GLUED).hands().likely());
+  }
+
+  @Test
+  void aToolThatMustComeFirstIsWaitedFor() {
+    Plan plan = plan(Arrival.PASTED, OptionKind.METAL_GLUED, Way.TOOL_TO_COME);
+    PlanStep tool = plan.step("tool").orElseThrow();
+    assertThat(tool.passes().orElseThrow().span().likely()).isGreaterThan(1440);
+    assertThat(before(plan, "tool", "seat")).isTrue();
+    // The proof run need not wait for it.
+    assertThat(before(plan, "tool", "proof-first")).isFalse();
+    assertThat(ids(plan(Arrival.PASTED, OptionKind.METAL_GLUED))).doesNotContain("tool");
   }
 }

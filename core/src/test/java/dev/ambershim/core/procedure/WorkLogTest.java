@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.forecast.OptionKind;
+import dev.ambershim.core.forecast.Terms;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.procedure.BenchTimer.State;
 import dev.ambershim.core.procedure.Cases.Arrival;
@@ -85,7 +86,7 @@ class WorkLogTest {
 
   @Test
   void theKitIsWhatIsNeededLessWhatIsThere() {
-    Kit bare = Kit.of(PLAN, WorkLog.EMPTY, List.of(), List.of(), TODAY);
+    Kit bare = Kit.of(PLAN, WorkLog.EMPTY, List.of(), List.of(), Terms.USUAL, TODAY);
     Kit.Line alcohol = line(bare, Supply.ALCOHOL);
     double needed =
         PLAN.steps().stream()
@@ -98,16 +99,20 @@ class WorkLogTest {
     // The tool is asked for by two steps and needed once.
     assertThat(line(bare, Supply.TOOL).needed()).isEqualTo(1);
     assertThat(bare.sentence()).contains("have to be bought");
+    // What the weighing reckons with costs the same here.
+    assertThat(line(bare, Supply.METAL).coins()).isEqualTo(Terms.USUAL.metalCoins());
+    assertThat(line(bare, Supply.TOOL).coins()).isEqualTo(Terms.USUAL.toolCoins());
 
     List<ShelfItem> shelf = new ArrayList<>();
     for (Supply supply : PLAN.needs().keySet()) {
       shelf.add(ShelfItem.usual(supply, TODAY));
     }
-    assertThat(Kit.of(PLAN, WorkLog.EMPTY, shelf, List.of(), TODAY).shopping()).isEmpty();
+    assertThat(Kit.of(PLAN, WorkLog.EMPTY, shelf, List.of(), Terms.USUAL, TODAY).shopping())
+        .isEmpty();
     // A syringe past its date is not counted, and said.
     shelf.removeIf(i -> i.supply() == Supply.METAL);
     shelf.add(new ShelfItem("old syringe", Supply.METAL, 1, 11, TODAY.minusDays(1)));
-    Kit old = Kit.of(PLAN, WorkLog.EMPTY, shelf, List.of(), TODAY);
+    Kit old = Kit.of(PLAN, WorkLog.EMPTY, shelf, List.of(), Terms.USUAL, TODAY);
     assertThat(old.shopping()).hasSize(1);
     assertThat(line(old, Supply.METAL).gone()).isEqualTo(1);
     assertThat(old.coins()).isEqualTo(11);

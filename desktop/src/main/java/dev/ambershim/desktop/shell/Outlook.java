@@ -61,7 +61,7 @@ public record Outlook(
     } catch (Problem p) {
       problem = Optional.of(p);
     }
-    Kit kit = Kit.of(plan, job.work(), shelf, used, now.atZone(zone).toLocalDate());
+    Kit kit = Kit.of(plan, job.work(), shelf, used, job.terms(), now.atZone(zone).toLocalDate());
     return new Outlook(job, plan, schedule, problem, shelf, used, kit, Lesson.of(jobs));
   }
 

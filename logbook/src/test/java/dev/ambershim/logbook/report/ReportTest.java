@@ -169,7 +169,7 @@ class ReportTest {
     Plan plan = Plan.of(job.workCase());
     Instant now = Instant.parse("2026-03-01T09:00:00Z");
     Schedule schedule = Schedule.of(plan, job.work(), now, ZoneId.systemDefault()).orElseThrow();
-    Kit kit = Kit.of(plan, job.work(), List.of(), List.of(), LocalDate.of(2026, 3, 1));
+    Kit kit = Kit.of(plan, job.work(), List.of(), List.of(), job.terms(), LocalDate.of(2026, 3, 1));
     Report card = Card.of(job, schedule, kit, Notation.METRIC, ZoneId.systemDefault());
     Path pdf = folder.resolve("card.pdf");
     ReportFiles.write(card, pdf);

@@ -14,6 +14,7 @@ import dev.ambershim.core.procedure.Kit;
 import dev.ambershim.core.procedure.ShelfItem;
 import dev.ambershim.core.procedure.Supply;
 import dev.ambershim.core.procedure.Use;
+import dev.ambershim.core.procedure.WorkLog;
 import dev.ambershim.core.runlog.Channel;
 import dev.ambershim.core.runlog.LogReader;
 import dev.ambershim.core.runlog.Role;
@@ -34,6 +35,8 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Keeping jobs: edits, undo, restart, one writer, old and broken files. */
 class LogbookTest {
@@ -317,5 +320,57 @@ class LogbookTest {
 
   private static RunLog shaped(String text) {
     return LogReader.read("a.csv", text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** A job under way, as JSON. */
+  private static String working() {
+    Instant at = Instant.parse("2026-03-01T09:00:00Z");
+    Job job = Fixture.job("x");
+    WorkLog log =
+        job.work()
+            .goingTo("seat", at)
+            .with("seat", e -> e.withInitials("LM"))
+            .done("seat", at.plusSeconds(90), List.of(new Use("bottle", Supply.ALCOHOL, 5)))
+            .between(at, null);
+    return Json.write(job.withWork(log));
+  }
+
+  @Test
+  void theWorkIsWrittenInTimesThatAnyoneReads() {
+    String text = working();
+    assertThat(text)
+        .contains("\"begunAt\" : \"2026-03-01T09:00:00Z\"")
+        .contains("\"doneAt\" : \"2026-03-01T09:01:30Z\"")
+        .contains("\"startAt\" : \"2026-03-01T09:00:00Z\"")
+        .contains("\"doneBy\" : null");
+    Job read = Json.read("j", text);
+    assertThat(read.work().done()).containsExactly("seat");
+    assertThat(Json.write(read)).isEqualTo(text);
+  }
+
+  @Test
+  void aJobWithoutWorkIsOneThatNobodyBegan() {
+    String text = Json.write(Fixture.job("old"));
+    int from = text.indexOf(",\n    \"work\"");
+    assertThat(from).isPositive();
+    String old = text.substring(0, from) + "\n  }\n}";
+    assertThat(Json.read("old", old).work()).isEqualTo(WorkLog.EMPTY);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "2026-03-01T09:00:00Z, yesterday",
+    "ALCOHOL, SPIRIT",
+    "'\"initials\"', '\"initialls\"'",
+    "'\"amount\" : 5.0', '\"amount\" : null'"
+  })
+  void workThatCannotBeReadIsRefusedWithItsPlace(String right, String wrong) {
+    String text = working();
+    assertThat(text).contains(right);
+    Problem p =
+        catchThrowableOfType(Problem.class, () -> Json.read("j.json", text.replace(right, wrong)));
+    assertThat(p.key()).isEqualTo("job.unreadable");
+    assertThat(p.getMessage()).contains("j.json");
+    assertThat(p.remedy()).isNotBlank();
   }
 }
