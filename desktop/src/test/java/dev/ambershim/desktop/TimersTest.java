@@ -150,7 +150,7 @@ class TimersTest extends DesktopTest {
     when(picker.open(any(), any(), any(String[].class))).thenReturn(List.of(log));
     press(KeyCode.P);
     settle();
-    assertThat(text("message")).contains("notes.png").contains("neither PNG nor JPEG");
+    assertThat(text("bench-state")).contains("notes.png").contains("neither PNG nor JPEG");
     assertThat(model.jobProperty().get().work().entry("proof-first").photos()).hasSize(1);
     // Undo takes the photo off again.
     press(KeyCode.CONTROL, KeyCode.Z);

@@ -48,6 +48,24 @@ public record Option(
     steps = List.copyOf(steps);
   }
 
+  /** The same in other hours. */
+  Option taking(Question.Time time) {
+    return new Option(
+        kind,
+        how,
+        situation,
+        inner,
+        outer,
+        cooler,
+        powerFactor,
+        steps,
+        coins,
+        lostCoins,
+        time.handsHours(),
+        time.waitHours(),
+        impossible);
+  }
+
   /** Whether it can be done. */
   public boolean possible() {
     return impossible.isEmpty();

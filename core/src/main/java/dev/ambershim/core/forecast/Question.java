@@ -1,6 +1,7 @@
 package dev.ambershim.core.forecast;
 
 import java.util.List;
+import java.util.Map;
 
 /**
  * What a person wants weighed.
@@ -13,6 +14,7 @@ import java.util.List;
  * @param patterns core temperatures of settled states
  * @param terms prices, ways and odds
  * @param record the person's own tries
+ * @param times hours that options take by a plan of the work; an option without takes usual ones
  */
 public record Question(
     Situation now,
@@ -22,7 +24,16 @@ public record Question(
     List<Reading> readings,
     List<Pattern> patterns,
     Terms terms,
-    OwnRecord record) {
+    OwnRecord record,
+    Map<OptionKind, Time> times) {
+  /**
+   * Hours that an option takes.
+   *
+   * @param handsHours at the bench
+   * @param waitHours of drying and curing
+   */
+  public record Time(double handsHours, double waitHours) {}
+
   /**
    * Core temperatures of one settled state.
    *
@@ -40,5 +51,25 @@ public record Question(
   public Question {
     readings = List.copyOf(readings);
     patterns = List.copyOf(patterns);
+    times = Map.copyOf(times);
+  }
+
+  /** A question whose options take usual hours. */
+  public Question(
+      Situation now,
+      double heatWatts,
+      double roomCelsius,
+      double careKelvin,
+      List<Reading> readings,
+      List<Pattern> patterns,
+      Terms terms,
+      OwnRecord record) {
+    this(now, heatWatts, roomCelsius, careKelvin, readings, patterns, terms, record, Map.of());
+  }
+
+  /** The same with hours by a plan. */
+  public Question taking(Map<OptionKind, Time> other) {
+    return new Question(
+        now, heatWatts, roomCelsius, careKelvin, readings, patterns, terms, record, other);
   }
 }

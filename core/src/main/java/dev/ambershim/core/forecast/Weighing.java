@@ -63,7 +63,13 @@ public record Weighing(
 
   /** The options of a question, in the order of their kinds, the impossible ones among them. */
   public static List<Option> options(Question question, Notation notation) {
-    return OptionList.of(question.now(), question.terms(), notation);
+    return OptionList.of(question.now(), question.terms(), notation).stream()
+        .map(
+            option ->
+                question.times().containsKey(option.kind())
+                    ? option.taking(question.times().get(option.kind()))
+                    : option)
+        .toList();
   }
 
   /** The situations whose responses a weighing needs; no situation twice. */

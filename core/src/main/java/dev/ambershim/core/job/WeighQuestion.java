@@ -1,14 +1,24 @@
 package dev.ambershim.core.job;
 
+import dev.ambershim.core.forecast.Option;
+import dev.ambershim.core.forecast.OptionKind;
 import dev.ambershim.core.forecast.OwnRecord;
 import dev.ambershim.core.forecast.Question;
 import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.forecast.Situation;
+import dev.ambershim.core.forecast.Weighing;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.procedure.Phase;
+import dev.ambershim.core.procedure.Plan;
+import dev.ambershim.core.procedure.Ways;
+import dev.ambershim.core.procedure.WorkCase;
 import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A job's state before the work as a question to weigh: readings from the runs before the work that
@@ -48,15 +58,43 @@ public final class WeighQuestion {
     readings.addAll(job.readings());
     double room = readings.stream().mapToDouble(Reading::roomCelsius).average().orElse(USUAL_ROOM);
     double heat = readings.stream().mapToDouble(Reading::watts).max().orElse(job.heatWatts());
-    return new Question(
-        new Situation(job.chip(), job.cooler(), job.before()),
-        heat,
-        room,
-        job.careKelvin(),
-        readings,
-        patterns,
-        job.terms(),
-        record);
+    Question question =
+        new Question(
+            new Situation(job.chip(), job.cooler(), job.before()),
+            heat,
+            room,
+            job.careKelvin(),
+            readings,
+            patterns,
+            job.terms(),
+            record);
+    return question.taking(times(job, question));
+  }
+
+  /** Hours of each option by the plan of its work, so that Weigh and Open say the same. */
+  private static Map<OptionKind, Question.Time> times(Job job, Question question) {
+    Map<OptionKind, Question.Time> times = new EnumMap<>(OptionKind.class);
+    Ways ways = WorkWays.of(job);
+    for (Option option : Weighing.options(question, Notation.METRIC)) {
+      if (option.possible()) {
+        Plan plan =
+            Plan.of(
+                new WorkCase(
+                    job.chip(),
+                    job.cooler(),
+                    job.before(),
+                    option.situation().build(),
+                    ways.with(option.kind())));
+        // Runs, and a tool that is on its way, are no waits of the work itself.
+        double waits =
+            plan.steps().stream()
+                .filter(s -> s.phase() != Phase.READY && s.phase() != Phase.PROVE)
+                .mapToDouble(s -> s.passes().map(w -> w.span().likely()).orElse(0.0))
+                .sum();
+        times.put(option.kind(), new Question.Time(plan.hands().likely() / 60, waits / 60));
+      }
+    }
+    return times;
   }
 
   /** Mean of a channel over the settled part, or null. */

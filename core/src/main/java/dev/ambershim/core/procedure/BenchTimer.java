@@ -1,6 +1,7 @@
 package dev.ambershim.core.procedure;
 
 import java.time.Instant;
+import java.util.Objects;
 
 /**
  * A wait that is being timed.
@@ -13,6 +14,14 @@ import java.time.Instant;
  */
 public record BenchTimer(
     String step, String what, Moment begun, Span spanMinutes, Instant endedAt) {
+  /** Checks that it says what it times. */
+  public BenchTimer {
+    Objects.requireNonNull(step, "step");
+    Objects.requireNonNull(what, "what");
+    Objects.requireNonNull(begun, "begun");
+    Objects.requireNonNull(spanMinutes, "spanMinutes");
+  }
+
   /** How far a timer is. */
   public enum State {
     /** Not even the least time has passed. */

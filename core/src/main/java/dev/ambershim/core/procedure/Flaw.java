@@ -1,5 +1,7 @@
 package dev.ambershim.core.procedure;
 
+import java.util.Objects;
+
 /**
  * Something that was found on a face.
  *
@@ -58,6 +60,8 @@ public record Flaw(Face face, Kind kind, boolean deep, String note) {
 
   /** Fills in what is not said. */
   public Flaw {
+    Objects.requireNonNull(face, "face");
+    Objects.requireNonNull(kind, "kind");
     note = note == null ? "" : note.strip();
   }
 }

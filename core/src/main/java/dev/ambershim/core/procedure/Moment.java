@@ -1,6 +1,7 @@
 package dev.ambershim.core.procedure;
 
 import java.time.Instant;
+import java.util.Objects;
 
 /**
  * A moment as the wall clock and the machine's uptime have it. Uptime goes on through a changed
@@ -11,6 +12,12 @@ import java.time.Instant;
  * @param upSeconds seconds since that start
  */
 public record Moment(Instant wall, String boot, double upSeconds) {
+  /** Checks that the wall clock is told. */
+  public Moment {
+    Objects.requireNonNull(wall, "wall");
+    boot = boot == null ? "" : boot;
+  }
+
   /** A moment of which only the wall clock is known. */
   public static Moment wall(Instant wall) {
     return new Moment(wall, "", 0);

@@ -81,14 +81,14 @@ public record Schedule(
    * @param zone where the hours count
    * @return empty if nothing is left to do
    * @throws dev.ambershim.core.problem.Problem {@code schedule.hours} if a step does not fit into
-   *     the hours
+   *     the hours; {@code schedule.far} if start or end lie too far ahead
    */
   public static Optional<Schedule> of(Plan plan, WorkLog log, Instant now, ZoneId zone) {
     Task task = task(plan, log, now, zone);
     if (task.blocks().isEmpty()) {
       return Optional.empty();
     }
-    ScheduleRules.check(task.blocks(), log.hours());
+    ScheduleRules.check(task.blocks(), log, now);
     Sequencer forwards = new Sequencer(task.blocks(), task.windows(), task.ready());
     boolean toEnd = log.doneBy() != null && log.startAt() == null;
     int[] order;

@@ -2,6 +2,7 @@ package dev.ambershim.core.procedure;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 
 /**
  * What was done at a step.
@@ -30,6 +31,7 @@ public record StepEntry(
     List<Use> used) {
   /** Copies its lists and fills in what is not said. */
   public StepEntry {
+    Objects.requireNonNull(id, "id");
     initials = initials == null ? "" : initials.strip();
     reading = reading == null ? "" : reading.strip();
     note = note == null ? "" : note.strip();

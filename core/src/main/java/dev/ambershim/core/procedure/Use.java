@@ -1,5 +1,7 @@
 package dev.ambershim.core.procedure;
 
+import java.util.Objects;
+
 /**
  * What a step took off the shelf.
  *
@@ -7,4 +9,10 @@ package dev.ambershim.core.procedure;
  * @param supply what it is
  * @param amount how much, in the supply's unit
  */
-public record Use(String item, Supply supply, double amount) {}
+public record Use(String item, Supply supply, double amount) {
+  /** Checks that it says what. */
+  public Use {
+    Objects.requireNonNull(item, "item");
+    Objects.requireNonNull(supply, "supply");
+  }
+}

@@ -4,10 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.forecast.OptionKind;
 import dev.ambershim.core.forecast.OwnRecord;
 import dev.ambershim.core.forecast.Question;
 import dev.ambershim.core.forecast.Reading;
+import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.procedure.Plan;
+import dev.ambershim.core.procedure.Way;
 import dev.ambershim.core.runlog.LogReader;
 import dev.ambershim.core.runlog.RunLog;
 import java.nio.charset.StandardCharsets;
@@ -93,5 +97,26 @@ class WeighQuestionTest {
     assertThat(q.readings()).extracting(Reading::name).containsExactly("full", "half", "by hand");
     assertThat(q.heatWatts()).isCloseTo(170, within(0.1));
     assertThat(q.roomCelsius()).isCloseTo((22 + 22 + 24) / 3.0, within(0.01));
+  }
+
+  @Test
+  void hoursAreThoseOfThePlan() {
+    Question q = question();
+    Plan plan = Plan.of(job.withWork(job.work().planning(OptionKind.METAL_GLUED)).workCase());
+    Question.Time glued = q.times().get(OptionKind.METAL_GLUED);
+    assertThat(glued.handsHours()).isCloseTo(plan.hands().likely() / 60, within(1e-9));
+    // Two coats of varnish, alcohol twice, and the cure of half a day.
+    assertThat(glued.waitHours()).isBetween(12.0, 14.0);
+    assertThat(q.times().get(OptionKind.METAL_UNGLUED).waitHours()).isLessThan(2);
+    assertThat(q.times().get(OptionKind.FRESH_PASTE).handsHours()).isLessThan(glued.handsHours());
+    assertThat(q.times().get(OptionKind.BARE_LAPPED).handsHours())
+        .isGreaterThan(q.times().get(OptionKind.BARE).handsHours() + 1);
+    // What is weighed says the same, and a slower way costs more hours.
+    assertThat(Weighing.options(q, Notation.METRIC))
+        .filteredOn(o -> o.kind() == OptionKind.METAL_GLUED)
+        .allMatch(o -> o.handsHours() == glued.handsHours());
+    job = WorkWays.take(job, Way.BLADE);
+    assertThat(question().times().get(OptionKind.METAL_GLUED).handsHours())
+        .isGreaterThan(glued.handsHours() + 0.3);
   }
 }

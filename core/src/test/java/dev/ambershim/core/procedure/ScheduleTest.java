@@ -140,6 +140,17 @@ class ScheduleTest {
     Schedule hurried = of(GLUED, WorkLog.EMPTY.between(null, NOON.plus(Duration.ofHours(5))));
     assertThat(hurried.late()).isTrue();
     assertThat(hurried.begin()).isEqualTo(NOON);
+    assertThatThrownBy(() -> of(GLUED, WorkLog.EMPTY.between(NOON.plus(Duration.ofDays(90)), null)))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("start at: That lies more than 60 days ahead");
+    // Almost so far, on one short day a week: there is room still.
+    Schedule far =
+        of(
+            GLUED,
+            WorkLog.EMPTY
+                .between(NOON.plus(Duration.ofDays(59)), null)
+                .withHours(new Hours("18:00", "19:30", List.of(6))));
+    sound(GLUED, far, Set.of());
 
     Schedule evenings =
         of(

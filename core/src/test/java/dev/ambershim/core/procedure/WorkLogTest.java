@@ -51,7 +51,8 @@ class WorkLogTest {
     assertThat(entry.withInitials("LM").passes(tick)).isTrue();
     assertThat(entry.withInitials("LM").passes(reading)).isFalse();
     assertThat(entry.withReading("54.1").passes(reading)).isTrue();
-    assertThat(entry.withPhotos(List.of(new Photo("ab", "a.png"))).passes(photo)).isTrue();
+    assertThat(entry.withPhotos(List.of(new Photo("ab".repeat(32), "a.png"))).passes(photo))
+        .isTrue();
     assertThat(entry.withOverride("no camera at hand").passes(photo)).isTrue();
     assertThat(entry.withOverride("no camera").withOverride("").passes(photo)).isFalse();
   }

@@ -75,6 +75,15 @@ public final class BenchModel {
     shell.jobProperty().addListener((o, was, is) -> refresh());
     bench.outlookProperty().addListener((o, was, is) -> refresh());
     shell.notationProperty().addListener((o, was, is) -> refresh());
+    // The shelf lies under the bench, so what it says is said here.
+    shell
+        .messageProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (active && is != null) {
+                said.set(is.text());
+              }
+            });
   }
 
   /** Goes to the bench: to the step that was left, or the first that is open. */

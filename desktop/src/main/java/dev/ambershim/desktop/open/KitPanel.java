@@ -8,6 +8,7 @@ import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.procedure.Kit;
 import dev.ambershim.core.procedure.ShelfItem;
 import dev.ambershim.core.procedure.Supply;
+import dev.ambershim.core.procedure.Use;
 import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.Outlook;
 import dev.ambershim.desktop.shell.Picks;
@@ -39,6 +40,10 @@ final class KitPanel extends VBox {
   private final TextField coins = field("pack-coins", 60, "coins");
   private final TextField until = field("pack-until", 100, "good until");
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private Kit shownKit;
+  private List<ShelfItem> shownShelf;
+  private List<Use> shownUsed;
+  private Notation shownIn;
 
   KitPanel(ShellModel model) {
     super(8);
@@ -173,6 +178,17 @@ final class KitPanel extends VBox {
   }
 
   void show(Outlook now) {
+    Notation writing = model.notationProperty().get();
+    if (now.kit().equals(shownKit)
+        && now.shelf().equals(shownShelf)
+        && now.used().equals(shownUsed)
+        && writing.equals(shownIn)) {
+      return;
+    }
+    shownKit = now.kit();
+    shownShelf = now.shelf();
+    shownUsed = now.used();
+    shownIn = writing;
     sentence.setText("Kit: " + now.kit().sentence());
     needs.getChildren().clear();
     int row = 0;

@@ -4,6 +4,7 @@ import dev.ambershim.core.job.Lesson;
 import dev.ambershim.core.picture.SchedulePicture;
 import dev.ambershim.core.procedure.Schedule;
 import dev.ambershim.core.procedure.ScheduleWords;
+import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.shell.AnswerPane;
 import dev.ambershim.desktop.shell.Labels;
@@ -32,9 +33,9 @@ public final class OpenView implements StageView {
   private final PictureView hours = new PictureView();
   private final VBox hoursPanel = new VBox(hours);
   private final StepList steps;
-  private final HoursPanel when;
-  private final WaysPanel ways;
-  private final KitPanel kit;
+  private HoursPanel when;
+  private WaysPanel ways;
+  private KitPanel kit;
   private final VBox lessons = new VBox(3);
   private final VBox node;
 
@@ -47,9 +48,6 @@ public final class OpenView implements StageView {
     hours.setId("open-hours");
     hoursPanel.getStyleClass().add("panel");
     steps = new StepList(model, "open-steps");
-    when = new HoursPanel(model);
-    ways = new WaysPanel(model);
-    kit = new KitPanel(model);
     lessons.getStyleClass().add("panel");
     lessons.setId("open-lessons");
     hours.onPick(steps::pick);
@@ -57,13 +55,35 @@ public final class OpenView implements StageView {
     foot.setMinHeight(34);
     foot.setAlignment(Pos.CENTER_LEFT);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons()));
-    node = new VBox(answer, foot, hoursPanel, steps, when, ways, kit, lessons);
+    node = new VBox(answer, foot, hoursPanel, steps);
     node.getStyleClass().add("stage");
     bench.outlookProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
     model.notationProperty().addListener((o, was, is) -> refresh());
     bench.watch();
     refresh();
+    Later.belowTheFold(model, this::addInputs);
+  }
+
+  /** What the plan rests on follows a few frames later, one panel a frame. */
+  private void addInputs() {
+    when = new HoursPanel(model);
+    node.getChildren().add(when);
+    refresh();
+    Frames.later(
+        2,
+        () -> {
+          ways = new WaysPanel(model);
+          node.getChildren().add(ways);
+          refresh();
+          Frames.later(
+              2,
+              () -> {
+                kit = new KitPanel(model);
+                node.getChildren().addAll(kit, lessons);
+                refresh();
+              });
+        });
   }
 
   private List<Node> buttons() {
@@ -110,10 +130,16 @@ public final class OpenView implements StageView {
     hoursPanel.setVisible(now.schedule().isPresent());
     hoursPanel.setManaged(now.schedule().isPresent());
     steps.show(now, step -> true);
-    when.show(now.job().work());
-    ways.show(now);
-    kit.show(now);
-    lessons(now.lessons());
+    if (when != null) {
+      when.show(now.job().work());
+    }
+    if (ways != null) {
+      ways.show(now);
+    }
+    if (kit != null) {
+      kit.show(now);
+      lessons(now.lessons());
+    }
   }
 
   private void lessons(List<Lesson> all) {

@@ -32,6 +32,12 @@ import javafx.scene.layout.VBox;
  * the section at the right, the shelf below; sheets and drop targets lie over all of it.
  */
 public final class ShellView extends StackPane {
+  /**
+   * A held key is told again within this time. It ends, because a dialog may swallow the release of
+   * the key that opened it.
+   */
+  private static final long AGAIN_NANOS = 900_000_000;
+
   private final ShellModel model;
   private final FilePicker picker;
   private final Function<ShellView, Map<Stage, Supplier<StageView>>> stages;
@@ -42,6 +48,7 @@ public final class ShellView extends StackPane {
   private BenchScreen bench;
   private boolean atBench;
   private KeyCode held;
+  private long heldAt;
   private DropTargets drop;
   private Sheet sheet;
 
@@ -156,8 +163,10 @@ public final class ShellView extends StackPane {
   }
 
   private void key(KeyEvent event) {
-    boolean again = event.getCode() == held;
+    long now = System.nanoTime();
+    boolean again = event.getCode() == held && now - heldAt < AGAIN_NANOS;
     held = event.getCode();
+    heldAt = now;
     if (again && (event.getCode() == KeyCode.F2 || atBench) && !typing(event)) {
       // A pedal or a key that is held down must not run through the steps.
       event.consume();

@@ -362,7 +362,10 @@ class LogbookTest {
     "2026-03-01T09:00:00Z, yesterday",
     "ALCOHOL, SPIRIT",
     "'\"initials\"', '\"initialls\"'",
-    "'\"amount\" : 5.0', '\"amount\" : null'"
+    "'\"amount\" : 5.0', '\"amount\" : null'",
+    "'\"item\" : \"bottle\"', '\"item\" : null'",
+    "'\"photos\" : [ ]', '\"photos\" : [ {\"sha256\": \"../x\", \"name\": \"a\"} ]'",
+    "'\"id\" : \"seat\"', '\"id\" : null'"
   })
   void workThatCannotBeReadIsRefusedWithItsPlace(String right, String wrong) {
     String text = working();
