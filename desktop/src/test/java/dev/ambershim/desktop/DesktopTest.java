@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.procedure.Moment;
 import dev.ambershim.desktop.draw.Frames;
+import dev.ambershim.desktop.draw.PictureView;
 import dev.ambershim.desktop.launch.Window;
 import dev.ambershim.desktop.shell.Opened;
 import dev.ambershim.desktop.shell.ShellModel;
@@ -101,6 +102,8 @@ public abstract class DesktopTest {
     onFx(() -> Frames.later(6, () -> painted.set(true)));
     until("the frames are painted", painted::get);
     WaitForAsyncUtils.waitForFxEvents();
+    // What came meanwhile, such as a weighing, may just have asked for the section anew.
+    until("the section is drawn", () -> ((PictureView) node("section")).drawn());
   }
 
   /** Waits until the options are weighed and shown. */

@@ -17,7 +17,6 @@ public enum Caution {
   BARE_DIE(
       "Force on bare silicon chips its corners: set it down flat, small even turns crosswise."),
   WASTE("Liquid metal and its wipes are hazardous waste: sealed bag, by your local rules."),
-  COLD("Extreme cold, mains and refrigerant are for those trained and licensed for it."),
   HOT("Metal parts are hot after a run. Let them cool until you can hold them.");
 
   private final String words;

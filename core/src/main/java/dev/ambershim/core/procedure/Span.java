@@ -39,10 +39,4 @@ public record Span(double low, double likely, double high) {
   public Span plus(Span other) {
     return new Span(low + other.low, likely + other.likely, high + other.high);
   }
-
-  /** The time from now on when so much has passed; never below zero. */
-  public Span less(double minutes) {
-    return new Span(
-        Math.max(0, low - minutes), Math.max(0, likely - minutes), Math.max(0, high - minutes));
-  }
 }

@@ -1,5 +1,6 @@
 package dev.ambershim.core.procedure;
 
+import java.util.Arrays;
 import java.util.List;
 
 /** Stretches of time in which hands may work, in minutes from a moment, in order and apart. */
@@ -31,7 +32,7 @@ final class Windows {
         n++;
       }
     }
-    return new Windows(java.util.Arrays.copyOf(starts, n), java.util.Arrays.copyOf(ends, n));
+    return new Windows(Arrays.copyOf(starts, n), Arrays.copyOf(ends, n));
   }
 
   /**

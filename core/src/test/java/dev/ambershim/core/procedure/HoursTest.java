@@ -90,7 +90,6 @@ class HoursTest {
     assertThatThrownBy(() -> new Span(3, 2, 4)).isInstanceOf(IllegalArgumentException.class);
     assertThatThrownBy(() -> new Span(-1, 2, 4)).isInstanceOf(IllegalArgumentException.class);
     assertThat(new Span(1, 2, 3).plus(new Span(10, 20, 30))).isEqualTo(new Span(11, 22, 33));
-    assertThat(new Span(10, 15, 30).less(12)).isEqualTo(new Span(0, 3, 18));
     assertThat(Span.NONE.mean()).isZero();
   }
 }

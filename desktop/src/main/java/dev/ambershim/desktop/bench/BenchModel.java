@@ -23,6 +23,7 @@ import dev.ambershim.desktop.shell.Ticking;
 import dev.ambershim.desktop.shell.Workbench;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -270,7 +271,7 @@ public final class BenchModel {
     now.step().passes().ifPresent(w -> said.set("Its timer runs: " + w.what() + "."));
   }
 
-  private java.time.LocalDate today() {
+  private LocalDate today() {
     return bench.now().atZone(bench.zone()).toLocalDate();
   }
 

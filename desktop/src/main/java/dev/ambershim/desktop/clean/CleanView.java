@@ -29,6 +29,8 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Whether the faces may be used again, each face at a glance, the flaws, the steps of cleaning. */
@@ -150,7 +152,7 @@ public final class CleanView implements StageView {
     Button remove = new Button("Remove");
     remove.setId("remove-flaw-" + index);
     remove.setDisable(model.readOnly());
-    remove.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    remove.setMinWidth(Region.USE_PREF_SIZE);
     remove.setOnAction(
         e ->
             bench.edit(
@@ -174,7 +176,7 @@ public final class CleanView implements StageView {
                     + finding.fitness().words(),
                 "strong"),
             Labels.wrapped(finding.meaning() + " " + finding.doing(), "reason"));
-    javafx.scene.layout.HBox.setHgrow(words, javafx.scene.layout.Priority.ALWAYS);
+    HBox.setHgrow(words, Priority.ALWAYS);
     HBox row = new HBox(10, words, remove);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;

@@ -95,6 +95,11 @@ public final class PictureView extends Region {
     return picture;
   }
 
+  /** Whether what was last asked for is painted, as far as there is room for it. */
+  public boolean drawn() {
+    return source == null || picture != null || getWidth() <= 41 || getHeight() <= 41;
+  }
+
   private String partAt(double x, double y) {
     String found = "";
     if (picture != null) {

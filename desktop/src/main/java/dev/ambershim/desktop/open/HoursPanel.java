@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -78,7 +79,7 @@ final class HoursPanel extends VBox {
     return field;
   }
 
-  private static HBox row(javafx.scene.Node... nodes) {
+  private static HBox row(Node... nodes) {
     HBox row = new HBox(6, nodes);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;

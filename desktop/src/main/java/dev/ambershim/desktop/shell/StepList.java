@@ -21,6 +21,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** The steps of a plan in their order in time, and everything about the picked one. */
@@ -196,9 +197,7 @@ public final class StepList extends VBox {
       String length =
           Notation.minutes(step.hands().likely())
               + step.passes().map(w -> " + " + Notation.minutes(w.span().likely())).orElse("");
-      setGraphic(
-          new javafx.scene.layout.HBox(
-              6, state, time, title, Labels.spring(), Labels.line(length, "quiet")));
+      setGraphic(new HBox(6, state, time, title, Labels.spring(), Labels.line(length, "quiet")));
       setText(null);
     }
   }

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.animation.KeyFrame;
@@ -211,8 +212,7 @@ public final class Workbench implements AutoCloseable {
                     target));
   }
 
-  private void write(
-      String what, Path target, java.util.function.Function<Outlook, Runnable> task) {
+  private void write(String what, Path target, Function<Outlook, Runnable> task) {
     Outlook now = outlook.get();
     if (now == null || now.schedule().isEmpty()) {
       model.say("Nothing is left to be scheduled, so there is no " + what + ".");
