@@ -138,9 +138,27 @@ public abstract class DesktopTest {
   }
 
   protected void click(String id) {
-    reveal(id);
-    robot.clickOn(node(id));
+    clickOn(id);
     settle();
+  }
+
+  /**
+   * Clicks a node. What lies above it may grow between the look and the click, as when a weighing
+   * ends; then it is looked for again, as a person would.
+   */
+  private void clickOn(String id) {
+    for (int tries = 1; ; tries++) {
+      reveal(id);
+      try {
+        robot.clickOn(node(id));
+        return;
+      } catch (RuntimeException moved) {
+        if (tries == 5) {
+          throw moved;
+        }
+        settle();
+      }
+    }
   }
 
   /** Scrolls until the node is in sight, as a person would. */
@@ -193,8 +211,7 @@ public abstract class DesktopTest {
 
   /** Types over what a text field holds, and keeps it. */
   protected void fill(String id, String text) {
-    reveal(id);
-    robot.clickOn(node(id));
+    clickOn(id);
     robot.push(KeyCode.CONTROL, KeyCode.A);
     robot.write(text, 0);
     robot.push(KeyCode.ENTER);
