@@ -29,9 +29,9 @@ public record Hours(String from, String to, List<Integer> days) {
     days = List.copyOf(new TreeSet<>(days == null ? Set.of(1, 2, 3, 4, 5, 6, 7) : days));
   }
 
-  /** Minute of the day of a time such as {@code "18:30"}; −1 if it is none. */
+  /** Minute of the day of a time such as {@code "18:30"} or {@code "18.30"}; −1 if it is none. */
   public static int minute(String text) {
-    String time = text.strip();
+    String time = text.strip().replace('.', ':');
     if (!time.matches("\\d{1,2}:\\d{2}")) {
       return -1;
     }

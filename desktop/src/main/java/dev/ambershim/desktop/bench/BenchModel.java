@@ -396,7 +396,10 @@ public final class BenchModel {
           boolean lost = harm == Mishap.Harm.LOST && step.risk().isPresent();
           return lost && job.ruinedAt() == null ? told.ruined(step.risk().get()) : told;
         });
-    said.set("Recorded. It counts in the odds and among the lessons.");
+    said.set(
+        step.risk().isPresent()
+            ? "Recorded. It counts in the odds and among the lessons."
+            : "Recorded among the lessons. No odds of Weigh are about this step.");
     refresh();
   }
 

@@ -22,6 +22,8 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -47,6 +49,7 @@ public final class Workbench implements AutoCloseable {
   private final ZoneId zone = ZoneId.systemDefault();
   private final ReadOnlyObjectWrapper<Outlook> outlook = new ReadOnlyObjectWrapper<>();
   private final Timeline minutes = new Timeline();
+  private final AtomicInteger asked = new AtomicInteger();
   private boolean watched;
 
   Workbench(ShellModel model, Supplier<Moment> clock) {
@@ -75,9 +78,16 @@ public final class Workbench implements AutoCloseable {
       return;
     }
     String id = model.storedProperty().get().id();
+    int mine = asked.incrementAndGet();
     planning.submit(
         "",
-        progress -> Outlook.of(job, id, model.logbook(), now(), zone),
+        progress -> {
+          if (mine != asked.get()) {
+            // Steps that are gone through quickly are planned once, at their end.
+            throw new CancellationException();
+          }
+          return Outlook.of(job, id, model.logbook(), now(), zone);
+        },
         worked -> {
           if (worked.job().equals(model.jobProperty().get())) {
             outlook.set(worked);
