@@ -26,7 +26,7 @@ final class ClosingSteps {
 
   private static void close(List<StepDraft> to, WorkCase work) {
     if (work.seal() == Way.SEAL_NONE) {
-      to.add(chipIn(CHIP, MACHINE));
+      to.add(chipIn(CHIP, MACHINE).atOnce());
       to.add(
           new StepDraft("lid-on", Phase.CLOSE, CHIP, LID, MACHINE)
               .title("Lay the lid on, and clamp it")
@@ -41,12 +41,14 @@ final class ClosingSteps {
               .sketch(Sketch.ORIENTATION)
               .risk(work.metalRisk())
               .change(BenchState.Change.LID_ON)
+              .atOnce()
               .hold("Is the lid on, mark to mark, and clamped?"));
       return;
     }
     boolean around = work.seal() == Way.SEAL_AROUND;
     to.add(
         new StepDraft("glue", Phase.CLOSE, CHIP, LID, BENCH)
+            .atOnce()
             .title(around ? "Glue around the rim" : "Four dots of glue")
             .action(
                 around
@@ -118,10 +120,11 @@ final class ClosingSteps {
   }
 
   private static void bare(List<StepDraft> to, WorkCase work) {
-    to.add(chipIn(CHIP, MACHINE));
+    to.add(chipIn(CHIP, MACHINE).atOnce());
     if (work.ways().takes(Way.REST_FRAME)) {
       to.add(
           new StepDraft("frame", Phase.MOUNT, CHIP, MACHINE)
+              .atOnce()
               .title("Frame over the chip")
               .action(
                   "Lay the frame over the substrate in place of the clamp. Its screws crosswise,"
@@ -161,6 +164,7 @@ final class ClosingSteps {
     }
     to.add(
         new StepDraft("mount", Phase.MOUNT, MACHINE, CHIP, LID, PLATE)
+            .atOnce()
             .title("Set the cooler down and tighten")
             .action(
                 "Straight down, no sliding. Every screw in by a few threads first, then crosswise,"

@@ -191,6 +191,7 @@ final class CoatingSteps {
       boolean lid = work.closes();
       to.add(
           new StepDraft(lid ? "film-lid" : "film-plate", Phase.COAT, lid ? LID : PLATE, BENCH)
+              .atOnce()
               .title(lid ? "Film the lid" : "Film the cold plate")
               .action(
                   "The same inside "
@@ -208,6 +209,7 @@ final class CoatingSteps {
     }
     to.add(
         new StepDraft("film-look", Phase.COAT, CHIP, BENCH)
+            .atOnce()
             .title("Is the film closed?")
             .action(
                 "Lamp from the side: no dry spot, no ball, no bridge to the substrate, nothing on"
@@ -255,6 +257,7 @@ final class CoatingSteps {
     if (work.ways().takes(Way.BOTH_FACES)) {
       to.add(
           new StepDraft("film-plate", Phase.COAT, PLATE, BENCH)
+              .atOnce()
               .title("Film the cold plate")
               .action("The same on the plate, over the same area, as thin as you can rub it.")
               .reason("Two wet faces join at once; a dry one leaves gaps.")
@@ -268,6 +271,7 @@ final class CoatingSteps {
     }
     to.add(
         new StepDraft("film-look", Phase.COAT, CHIP, LID, BENCH)
+            .atOnce()
             .title("Is the film closed?")
             .action("Lamp from the side: no ball, no drop near the edge. Take the collar off.")
             .reason("It is the last look that anyone gets.")

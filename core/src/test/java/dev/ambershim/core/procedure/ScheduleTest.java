@@ -235,4 +235,25 @@ class ScheduleTest {
     assertThat(Math.sqrt(squares / n - mean * mean)).isCloseTo(own, within(5.0));
     assertThat(span.deviation()).isCloseTo(own, within(40.0));
   }
+
+  /** A film lies open no longer than the hands need to close it, whatever the hours. */
+  @Test
+  void aFilmIsClosedInOneGo() {
+    Hours saturdays = new Hours("18:00", "19:30", List.of(6));
+    for (OptionKind kind :
+        List.of(
+            OptionKind.METAL_GLUED,
+            OptionKind.METAL_UNGLUED,
+            OptionKind.BARE,
+            OptionKind.METAL_ON_LID)) {
+      Plan plan = Plan.of(Cases.of(Arrival.PASTED, kind));
+      Schedule schedule = of(plan, WorkLog.EMPTY.withHours(saturdays));
+      sound(plan, schedule, Set.of());
+      String film = kind == OptionKind.METAL_ON_LID ? "film-top" : "film-die";
+      String closed = plan.work().closes() ? "lid-on" : "mount";
+      assertThat(minutes(begin(schedule, film), begin(schedule, closed)))
+          .as(kind.words())
+          .isLessThan(60);
+    }
+  }
 }
