@@ -28,6 +28,8 @@ import picocli.CommandLine.Option;
       SolveCommand.class,
       WeighCommand.class,
       PlanCommand.class,
+      RestCommand.class,
+      FlatnessCommand.class,
       RecordCommand.class,
       ScreenshotsCommand.class,
       BenchCommand.class

@@ -1,0 +1,105 @@
+package dev.ambershim.cli;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.core.fit.RestingContact;
+import dev.ambershim.core.fit.TouchChances;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.logbook.measure.RestJson;
+import dev.ambershim.logbook.store.Json;
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ForkJoinPool;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code rest}: what a flat plate touches first, how it lies, and what stays clear. */
+@Command(
+    name = "rest",
+    mixinStandardHelpOptions = true,
+    description = "Tell how a flat plate comes to rest on tops of different height.")
+final class RestCommand implements Callable<Integer> {
+  @Spec CommandSpec spec;
+
+  @Parameters(paramLabel = "FEATURES.rest.json", description = "The tops and the load.")
+  Path file;
+
+  @Option(names = "--json", description = "Print JSON.")
+  boolean json;
+
+  @Override
+  public Integer call() {
+    String name = file.toString();
+    PrintWriter out = spec.commandLine().getOut();
+    RestJson.Case tops =
+        RestJson.read(name, new String(LogFiles.read(file), StandardCharsets.UTF_8));
+    RestingContact rest;
+    try {
+      rest = RestingContact.of(tops.features(), tops.xLoad(), tops.yLoad());
+    } catch (Problem problem) {
+      if (!problem.key().equals("rest.unstable")) {
+        throw problem.in(name);
+      }
+      // That the plate tips is an answer, and one to be warned of.
+      ObjectNode node = RestJson.unstable(problem);
+      out.println(json ? Json.pretty(node) : problem.what() + " " + problem.remedy());
+      out.flush();
+      if (json) {
+        spec.commandLine().getErr().println("amber-shim: " + problem.in(name).getMessage());
+      }
+      return 0;
+    }
+    Optional<TouchChances> chances =
+        tops.tolerances()
+            ? Optional.of(
+                TouchChances.of(
+                    tops.features(),
+                    tops.xLoad(),
+                    tops.yLoad(),
+                    TouchChances.USUAL_DRAWS,
+                    ForkJoinPool.commonPool()))
+            : Optional.empty();
+    if (json) {
+      out.println(Json.pretty(RestJson.of(tops.features(), rest, chances)));
+    } else {
+      print(out, tops, rest, chances);
+    }
+    out.flush();
+    return 0;
+  }
+
+  private static void print(
+      PrintWriter out, RestJson.Case tops, RestingContact rest, Optional<TouchChances> chances) {
+    out.printf(
+        Locale.ROOT,
+        "The plate rests on %s, tilted by %.3f°%s.%n",
+        String.join(", ", rest.touching()),
+        rest.tiltDegrees(),
+        rest.rocking() ? "; it can rock, as the load stands right over the edge of its feet" : "");
+    for (int i = 0; i < tops.features().size(); i++) {
+      out.printf(
+          Locale.ROOT,
+          "  %s: %.4f mm clear%n",
+          tops.features().get(i).name(),
+          rest.clearances().get(i));
+    }
+    chances.ifPresent(
+        c ->
+            c.chances()
+                .forEach(
+                    each ->
+                        out.printf(
+                            Locale.ROOT,
+                            "  %s: touches first in %.1f of 100, carries in %.1f of 100%n",
+                            each.name(),
+                            100 * each.touchesFirst(),
+                            100 * each.carries())));
+  }
+}
