@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.bench.ChartBench;
 import dev.ambershim.bench.ImportBench;
 import dev.ambershim.bench.Jmh;
+import dev.ambershim.bench.MeasureBench;
 import dev.ambershim.bench.SolverBench;
 import dev.ambershim.bench.StartBench;
 import dev.ambershim.logbook.store.Json;
@@ -27,7 +28,8 @@ final class BenchCommand implements Callable<Integer> {
     START,
     SOLVER,
     IMPORT,
-    CHART;
+    CHART,
+    MEASURE;
 
     @Override
     public String toString() {
@@ -59,6 +61,7 @@ final class BenchCommand implements Callable<Integer> {
           case SOLVER -> solver(node);
           case IMPORT -> imports(node);
           case CHART -> chart(node);
+          case MEASURE -> measure(node);
         };
     PrintWriter out = spec.commandLine().getOut();
     out.println(json ? Json.pretty(node) : words);
@@ -96,6 +99,20 @@ final class BenchCommand implements Callable<Integer> {
         result.importSeconds(),
         result.tokeniseSeconds(),
         result.heapRatio());
+  }
+
+  private static String measure(ObjectNode node) {
+    MeasureBench.Result result = MeasureBench.run();
+    node.put("flatnessMilliseconds", result.flatnessMilliseconds());
+    node.put("drawsSeconds", result.drawsSeconds());
+    node.put("drawRatio", result.drawRatio());
+    return String.format(
+        Locale.ROOT,
+        "A face of 1000 points: %.1f ms.%nA million draws of twelve tops: %.3f s; on one thread %.2f"
+            + " times what drawing the figures alone takes.",
+        result.flatnessMilliseconds(),
+        result.drawsSeconds(),
+        result.drawRatio());
   }
 
   private static String chart(ObjectNode node) {

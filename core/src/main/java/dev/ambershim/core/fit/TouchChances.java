@@ -1,7 +1,6 @@
 package dev.ambershim.core.fit;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.concurrent.CompletableFuture;
@@ -52,7 +51,7 @@ public record TouchChances(List<Chance> chances, int draws) {
   public static TouchChances of(
       List<Feature> features, double xLoad, double yLoad, int draws, Executor executor) {
     List<String> names = features.stream().map(Feature::name).distinct().toList();
-    Model model = Model.of(features, names);
+    HeightDraws model = HeightDraws.of(features, names);
     SplittableRandom seeds = new SplittableRandom(20_260_406);
     List<CompletableFuture<long[][]>> blocks = new ArrayList<>();
     for (int b = 0; b < BLOCKS; b++) {
@@ -60,7 +59,7 @@ public record TouchChances(List<Chance> chances, int draws) {
       SplittableRandom random = seeds.split();
       Resting resting = new Resting(features, xLoad, yLoad);
       blocks.add(
-          CompletableFuture.supplyAsync(() -> model.count(share, random, resting), executor));
+          CompletableFuture.supplyAsync(() -> count(model, share, random, resting), executor));
     }
     long[][] sum = new long[2][names.size()];
     for (CompletableFuture<long[][]> block : blocks) {
@@ -78,77 +77,24 @@ public record TouchChances(List<Chance> chances, int draws) {
     return new TouchChances(chances, draws);
   }
 
-  /** Heights as sums of sources, laid out flat for the draws. */
-  private record Model(
-      double[] nominal, int[][] link, double[][] factor, Source[] sources, int[] name, int names) {
-    static Model of(List<Feature> features, List<String> names) {
-      int n = features.size();
-      double[] nominal = new double[n];
-      int[][] link = new int[n][];
-      double[][] factor = new double[n][];
-      int[] name = new int[n];
-      List<Source> sources = new ArrayList<>();
-      for (int i = 0; i < n; i++) {
-        Chain height = features.get(i).height();
-        nominal[i] = height.nominal();
-        name[i] = names.indexOf(features.get(i).name());
-        List<Chain.Link> links = height.links();
-        link[i] = new int[links.size()];
-        factor[i] = new double[links.size()];
-        for (int k = 0; k < links.size(); k++) {
-          Source source = links.get(k).source();
-          // By identity: two tops may have the same limits and yet err each for itself.
-          int found = -1;
-          for (int s = 0; s < sources.size(); s++) {
-            if (sources.get(s) == source) {
-              found = s;
-            }
-          }
-          if (found < 0) {
-            found = sources.size();
-            sources.add(source);
-          }
-          link[i][k] = found;
-          factor[i][k] = links.get(k).factor();
+  private static long[][] count(
+      HeightDraws model, int draws, SplittableRandom random, Resting resting) {
+    double[] heights = new double[model.size()];
+    double[] error = model.errors();
+    int[] name = model.names();
+    int[] carried = new int[model.nameCount()];
+    long[][] counts = new long[2][carried.length];
+    for (int d = 1; d <= draws; d++) {
+      counts[0][name[model.draw(random, error, heights)]]++;
+      resting.settle(heights);
+      for (int foot : resting.feet()) {
+        // A die that carries on two corners carries once.
+        if (carried[name[foot]] != d) {
+          carried[name[foot]] = d;
+          counts[1][name[foot]]++;
         }
       }
-      return new Model(nominal, link, factor, sources.toArray(Source[]::new), name, names.size());
     }
-
-    long[][] count(int draws, SplittableRandom random, Resting resting) {
-      double[][] spread = Arrays.stream(sources).map(Source::spread).toArray(double[][]::new);
-      double[] error = new double[sources.length];
-      double[] heights = nominal.clone();
-      int[] carried = new int[names];
-      long[][] counts = new long[2][names];
-      for (int d = 1; d <= draws; d++) {
-        for (int s = 0; s < error.length; s++) {
-          error[s] = sources[s].draw(random, spread[s]);
-        }
-        int first = 0;
-        for (int i = 0; i < heights.length; i++) {
-          double h = nominal[i];
-          int[] links = link[i];
-          double[] factors = factor[i];
-          for (int k = 0; k < links.length; k++) {
-            h += factors[k] * error[links[k]];
-          }
-          heights[i] = h;
-          if (h > heights[first]) {
-            first = i;
-          }
-        }
-        counts[0][name[first]]++;
-        resting.settle(heights);
-        for (int foot : resting.feet()) {
-          // A die that carries on two corners carries once.
-          if (carried[name[foot]] != d) {
-            carried[name[foot]] = d;
-            counts[1][name[foot]]++;
-          }
-        }
-      }
-      return counts;
-    }
+    return counts;
   }
 }

@@ -5,6 +5,8 @@ import dev.ambershim.core.assembly.Chip;
 import dev.ambershim.core.assembly.Cooler;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.clocking.LadderTerms;
+import dev.ambershim.core.fit.Heights;
+import dev.ambershim.core.fit.ShimTerms;
 import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.forecast.Terms;
@@ -12,6 +14,7 @@ import dev.ambershim.core.procedure.WorkCase;
 import dev.ambershim.core.procedure.WorkLog;
 import dev.ambershim.core.runlog.Judging;
 import dev.ambershim.core.runlog.RunMark;
+import dev.ambershim.core.surface.Surfaces;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -37,6 +40,9 @@ import java.util.stream.Stream;
  * @param terms prices, ways of working and odds
  * @param ruinedAt the step at which the chip was lost, or null
  * @param work how the job is worked, and what was done so far
+ * @param heights what stands how high on the chip and around it
+ * @param surfaces faces that were probed and lapped
+ * @param shim how a shim, a mask or a stencil is cut
  */
 public record Job(
     String title,
@@ -56,7 +62,10 @@ public record Job(
     List<Reading> readings,
     Terms terms,
     Step ruinedAt,
-    WorkLog work) {
+    WorkLog work,
+    Heights heights,
+    Surfaces surfaces,
+    ShimTerms shim) {
   /** Copies its lists, and fills in what an older job does not say. */
   public Job {
     remountKelvin = remountKelvin == null ? Judging.USUAL_REMOUNT_KELVIN : remountKelvin;
@@ -67,6 +76,9 @@ public record Job(
     readings = readings == null ? List.of() : List.copyOf(readings);
     terms = terms == null ? Terms.USUAL : terms;
     work = work == null ? WorkLog.EMPTY : work;
+    heights = heights == null ? Heights.NONE : heights;
+    surfaces = surfaces == null ? Surfaces.NONE : surfaces;
+    shim = shim == null ? ShimTerms.USUAL : shim;
   }
 
   /** A new job from a starting point. */
@@ -89,7 +101,10 @@ public record Job(
         List.of(),
         Terms.USUAL,
         null,
-        WorkLog.EMPTY);
+        WorkLog.EMPTY,
+        Heights.NONE,
+        Surfaces.NONE,
+        ShimTerms.USUAL);
   }
 
   /** By what its runs are judged. */
@@ -177,6 +192,21 @@ public record Job(
   /** The same job worked another way, or further. */
   public Job withWork(WorkLog other) {
     return with("work", other);
+  }
+
+  /** The same job with other heights. */
+  public Job withHeights(Heights other) {
+    return with("heights", other);
+  }
+
+  /** The same job with other faces probed or lapped. */
+  public Job withSurfaces(Surfaces other) {
+    return with("surfaces", other);
+  }
+
+  /** The same job with its sheet cut otherwise. */
+  public Job withShim(ShimTerms other) {
+    return with("shim", other);
   }
 
   /** The same job with the chip lost at a step. */

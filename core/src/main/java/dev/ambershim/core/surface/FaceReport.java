@@ -84,13 +84,14 @@ public record FaceReport(
     double[] y = repeats.points().stream().mapToDouble(ProbedPoint::yMillimetres).toArray();
     double[] found = new double[draws];
     double[] z = new double[n];
+    double[] away = flatness.deviations().stream().mapToDouble(v -> v).toArray();
+    double[] each = repeats.counts().stream().mapToDouble(c -> scatter / Math.sqrt(c)).toArray();
+    MinimumZone zone = new MinimumZone(x, y);
     for (int d = 0; d < draws; d++) {
       for (int i = 0; i < n; i++) {
-        z[i] =
-            flatness.deviations().get(i)
-                + scatter / Math.sqrt(repeats.counts().get(i)) * random.nextGaussian();
+        z[i] = away[i] + each[i] * random.nextGaussian();
       }
-      found[d] = 2 * MinimumZone.of(x, y, z)[3];
+      found[d] = 2 * zone.of(z)[3];
     }
     java.util.Arrays.sort(found);
     double value = flatness.zoneMicrometres();

@@ -55,7 +55,7 @@ public record Flatness(
       low = Math.min(low, away[i]);
     }
     // Levelled first, so that distance along z and along the normal are the same.
-    double[] zone = MinimumZone.of(x, y, away);
+    double[] zone = new MinimumZone(x, y).of(away);
     ReferencePlane tilt = new ReferencePlane(zone[0], zone[1], zone[2]);
     return new Flatness(
         plane,

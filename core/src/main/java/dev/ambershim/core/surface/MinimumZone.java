@@ -19,37 +19,41 @@ final class MinimumZone {
 
   private final double[] x;
   private final double[] y;
-  private final double[] z;
+  private final double[] scaling;
   private final int[] bearing = new int[4];
   private final double[] sign = new double[4];
+  private double[] z;
 
   /** Middle plane as a, b, c and half the width. */
   private double[] plane;
 
-  private MinimumZone(double[] x, double[] y, double[] z) {
-    this.x = x;
-    this.y = y;
-    this.z = z;
+  /**
+   * The places of a face, for one set of heights or many.
+   *
+   * @param x places, at least four and not all on one line; read only
+   * @param y places
+   */
+  MinimumZone(double[] x, double[] y) {
+    // Places are brought to about one, so that the small matrices are well conditioned.
+    this.x = scaled(x);
+    this.y = scaled(y);
+    scaling = new double[] {middle(x), scale(x), middle(y), scale(y)};
+    begin();
   }
 
   /**
-   * The middle plane and half the zone's width, in the unit of z.
+   * The middle plane and half the zone's width, in the unit of z. Each call begins with the four
+   * that bore the zone before.
    *
-   * @param x places, not all on one line; read only
-   * @param y places
-   * @param z heights, at least four
+   * @param heights at the places
    * @return a, b, c and h
    */
-  static double[] of(double[] x, double[] y, double[] z) {
-    // Places are brought to about one, so that the small matrices are well conditioned.
-    double[] px = scaled(x);
-    double[] py = scaled(y);
-    double[] found = new MinimumZone(px, py, z).solve();
-    double sx = scale(x);
-    double sy = scale(y);
-    double b = found[1] / sx;
-    double c = found[2] / sy;
-    return new double[] {found[0] - b * middle(x) - c * middle(y), b, c, found[3]};
+  double[] of(double[] heights) {
+    z = heights;
+    double[] found = solve();
+    double b = found[1] / scaling[1];
+    double c = found[2] / scaling[3];
+    return new double[] {found[0] - b * scaling[0] - c * scaling[2], b, c, found[3]};
   }
 
   private static double middle(double[] v) {
@@ -68,7 +72,7 @@ final class MinimumZone {
   }
 
   private double[] solve() {
-    begin();
+    sides();
     double range = Arrays.stream(z).max().orElse(0) - Arrays.stream(z).min().orElse(0);
     double small = 1e-12 * Math.max(range, 1e-9);
     for (int turn = 0; turn < MOST_EXCHANGES; turn++) {
@@ -143,7 +147,7 @@ final class MinimumZone {
     return new Array2DRowRealMatrix(m, false);
   }
 
-  /** Three points far apart and a fourth; signs from Radon's partition, so weights are positive. */
+  /** Three points far apart and a fourth. */
   private void begin() {
     int a = 0;
     int b = farthest(a);
@@ -153,17 +157,23 @@ final class MinimumZone {
     while (d == a || d == b || d == c) {
       d++;
     }
-    double whole = cross(a, b, c);
-    double[] share = {cross(d, b, c) / whole, cross(a, d, c) / whole, cross(a, b, d) / whole, -1};
-    int[] four = {a, b, c, d};
+    System.arraycopy(new int[] {a, b, c, d}, 0, bearing, 0, 4);
+  }
+
+  /** Signs from Radon's partition of the four, so that their weights are positive. */
+  private void sides() {
+    double[] share = {
+      cross(bearing[1], bearing[2], bearing[3]),
+      -cross(bearing[0], bearing[2], bearing[3]),
+      cross(bearing[0], bearing[1], bearing[3]),
+      -cross(bearing[0], bearing[1], bearing[2])
+    };
     double height = 0;
     for (int i = 0; i < 4; i++) {
-      height += share[i] * z[four[i]];
+      height += share[i] * z[bearing[i]];
     }
-    double turn = height < 0 ? -1 : 1;
     for (int i = 0; i < 4; i++) {
-      bearing[i] = four[i];
-      sign[i] = share[i] * turn < 0 ? -1 : 1;
+      sign[i] = share[i] * (height < 0 ? -1 : 1) < 0 ? -1 : 1;
     }
   }
 

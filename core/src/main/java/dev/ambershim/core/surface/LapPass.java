@@ -1,0 +1,32 @@
+package dev.ambershim.core.surface;
+
+/**
+ * One pass of lapping that was done.
+ *
+ * @param face the face
+ * @param grit the paper
+ * @param strokes how many strokes, one way each
+ * @param newtons how hard it was pressed
+ * @param strokeMillimetres length of a stroke
+ * @param removedMicrometres mean thickness that came off, by micrometer at several places; null if
+ *     it was not measured
+ * @param note free words
+ */
+public record LapPass(
+    Face face,
+    Grit grit,
+    double strokes,
+    double newtons,
+    double strokeMillimetres,
+    Double removedMicrometres,
+    String note) {
+  /** Fills in what an older job does not say. */
+  public LapPass {
+    note = note == null ? "" : note;
+  }
+
+  /** Press times path, N·m. */
+  double work() {
+    return newtons * strokes * strokeMillimetres / 1000;
+  }
+}
