@@ -9,7 +9,7 @@ import javax.sound.sampled.LineUnavailableException;
 import javax.sound.sampled.UnsupportedAudioFileException;
 import org.slf4j.LoggerFactory;
 
-/** Rings when a timer is over. A stand-in takes its place in tests. */
+/** Rings when a timer is over or a reading has come. A stand-in takes its place in tests. */
 @FunctionalInterface
 public interface Bell {
   /** Rings once; returns at once. A machine without a loudspeaker stays silent. */
@@ -17,16 +17,24 @@ public interface Bell {
 
   /** The shipped sound. */
   static Bell shipped() {
+    return of("bell.wav");
+  }
+
+  /** A short tick, for one reading after the other. */
+  static Bell tick() {
+    return of("tick.wav");
+  }
+
+  private static Bell of(String sound) {
     return () -> {
-      Thread ringing = new Thread(Bell::play, "bell");
+      Thread ringing = new Thread(() -> play(sound), "bell");
       ringing.setDaemon(true);
       ringing.start();
     };
   }
 
-  private static void play() {
-    try (AudioInputStream sound =
-        AudioSystem.getAudioInputStream(Bell.class.getResource("bell.wav"))) {
+  private static void play(String file) {
+    try (AudioInputStream sound = AudioSystem.getAudioInputStream(Bell.class.getResource(file))) {
       Clip clip = AudioSystem.getClip();
       clip.addLineListener(
           e -> {

@@ -1,12 +1,9 @@
 package dev.ambershim.logbook.report;
 
 import dev.ambershim.core.picture.Tone;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -14,7 +11,6 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** A report as PDF on A4, set in the shipped font. */
@@ -30,31 +26,8 @@ public final class PdfReport {
 
   private PdfReport(PDDocument document) throws IOException {
     this.document = document;
-    regular = font("Lato-Regular.ttf");
-    bold = font("Lato-Bold.ttf");
-  }
-
-  private PDFont font(String file) throws IOException {
-    try (InputStream in =
-        PdfReport.class.getResourceAsStream("/dev/ambershim/logbook/fonts/" + file)) {
-      byte[] face = in.readAllBytes();
-      hideLigatures(face);
-      return PDType0Font.load(document, new ByteArrayInputStream(face));
-    }
-  }
-
-  /**
-   * Hides the font's table of substitutions: letters that are drawn as one sign are lost to whoever
-   * copies or searches the text, and the library has no switch for it. A font file begins with a
-   * directory of tables, 16 bytes each after 12 of head (OpenType, "The OpenType font file").
-   */
-  private static void hideLigatures(byte[] face) {
-    int tables = (face[4] & 0xff) << 8 | (face[5] & 0xff);
-    for (int at = 12; at < 12 + 16 * tables; at += 16) {
-      if (new String(face, at, 4, StandardCharsets.US_ASCII).equals("GSUB")) {
-        face[at] = 'X';
-      }
-    }
+    regular = ShippedFont.regular(document);
+    bold = ShippedFont.bold(document);
   }
 
   /** The report as the bytes of a PDF file. */

@@ -1,0 +1,123 @@
+package dev.ambershim.sensors.gauge;
+
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.OutputStream;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.function.DoubleConsumer;
+
+/**
+ * Readings of a height gauge, as they come: from a socket, {@code host:port}, or from a stream, the
+ * path of a serial line or pipe. Readings arrive on a thread of its own.
+ */
+public final class HeightGauge implements AutoCloseable {
+  private static final int PATIENCE = 2000;
+
+  private final Thread thread;
+  private final Socket socket;
+  private final InputStream stream;
+  private volatile boolean closed;
+
+  private HeightGauge(Socket socket, InputStream stream, DoubleConsumer readings, Runnable ended) {
+    this.socket = socket;
+    this.stream = stream;
+    thread = new Thread(() -> listen(readings, ended), "height gauge");
+    thread.setDaemon(true);
+    thread.start();
+  }
+
+  /**
+   * Connects.
+   *
+   * @param address {@code host:port}, or a path
+   * @param readings takes each reading, mm
+   * @param ended told when the gauge goes away by itself
+   * @throws Problem {@code gauge.lost} if it cannot be reached
+   */
+  public static HeightGauge at(String address, DoubleConsumer readings, Runnable ended) {
+    String text = address.strip();
+    try {
+      if (text.matches("[^/\\\\]+:\\d{1,5}")) {
+        int colon = text.lastIndexOf(':');
+        Socket socket = new Socket();
+        socket.connect(
+            new InetSocketAddress(
+                text.substring(0, colon), Integer.parseInt(text.substring(colon + 1))),
+            PATIENCE);
+        return new HeightGauge(socket, socket.getInputStream(), readings, ended);
+      }
+      return new HeightGauge(null, Files.newInputStream(Path.of(text)), readings, ended);
+    } catch (IOException | IllegalArgumentException e) {
+      throw new Problem(
+          "gauge.lost",
+          Place.field(text.isEmpty() ? "height gauge" : text),
+          "No height gauge answers there.",
+          "Switch it on, and give host:port or the path of its line.",
+          e);
+    }
+  }
+
+  private void listen(DoubleConsumer readings, Runnable ended) {
+    try (BufferedReader in =
+        new BufferedReader(new InputStreamReader(stream, StandardCharsets.UTF_8))) {
+      String line;
+      while ((line = in.readLine()) != null) {
+        GaugeLine.millimetres(line).ifPresent(readings);
+      }
+    } catch (IOException e) {
+      // Gone or closed, which is told below either way.
+      closed |= socket != null && socket.isClosed();
+    }
+    if (!closed) {
+      ended.run();
+    }
+  }
+
+  /**
+   * Asks for a reading, as a foot switch does. A gauge with a button of its own may not listen.
+   *
+   * @param near about what height is awaited, for the stand-in
+   */
+  public void ask(double xMillimetres, double yMillimetres, double near) {
+    if (socket == null) {
+      return;
+    }
+    try {
+      OutputStream out = socket.getOutputStream();
+      out.write(
+          String.format(Locale.ROOT, "read %.3f %.3f %.4f\n", xMillimetres, yMillimetres, near)
+              .getBytes(StandardCharsets.UTF_8));
+      out.flush();
+    } catch (IOException e) {
+      throw new Problem(
+          "gauge.lost",
+          Place.field("height gauge"),
+          "The height gauge went away.",
+          "Connect it again; what was read is kept.",
+          e);
+    }
+  }
+
+  @Override
+  public void close() {
+    closed = true;
+    try {
+      if (socket != null) {
+        socket.close();
+      } else {
+        stream.close();
+      }
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+}
