@@ -45,7 +45,7 @@ public final class FitWords {
               + sure
               + ": it stands "
               + margin(closest, notation)
-              + " proud of "
+              + " proud of the "
               + closest.other()
               + ", which comes next.";
     } else if (chance < 1 - SURE) {
@@ -64,7 +64,7 @@ public final class FitWords {
       sentence =
           "Cannot tell from these readings: the die touches first"
               + sure
-              + ", and "
+              + ", and the "
               + closest.other()
               + " stands within reach ("
               + signed(closest.over().drawn(), notation)
@@ -138,7 +138,7 @@ public final class FitWords {
     Chain.Doubt doubt = closest.over().mostDoubted();
     return doubt == null
         ? ""
-        : "Read "
+        : "Read the "
             + doubt.source().name()
             + " again: it makes "
             + Math.round(100 * doubt.share())
@@ -155,7 +155,7 @@ public final class FitWords {
             "The die stands "
                 + notation.text(Math.abs(over) * 1000, Unit.MICROMETRE)
                 + (over < 0 ? " shy" : " proud")
-                + " of "
+                + " of the "
                 + p.other()
                 + (over < LITTLE_PROUD
                     ? ": too little; about 50 µm is right by common practice."

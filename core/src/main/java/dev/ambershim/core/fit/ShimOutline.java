@@ -19,8 +19,8 @@ import org.locationtech.jts.geom.Polygon;
  * The outline of a sheet to cut, by offsets of the chip's own outlines.
  *
  * <ul>
- *   <li>shim: the substrate less an inset, open over each die with its clearance, and over parts
- *       that stand higher than the foil; lower parts stay covered;
+ *   <li>shim: the substrate less an inset, open over each die with its clearance, and over the
+ *       parts beside it, since a foil lies flat only where nothing stands under it;
  *   <li>mask for the film: the same outer edge, open over each die less a margin, so that metal
  *       stays off the edge;
  *   <li>stencil for varnish: open over the parts, closed over the dies.
@@ -120,16 +120,16 @@ public record ShimOutline(
       if (terms.sheet() == Sheet.STENCIL) {
         open = open.union(corners(at, terms.partClearanceMillimetres(), terms.cornerMillimetres()));
         if (!whole.covers(at)) {
-          flaws.add(part.name() + " lies beyond the stencil's edge and would stay bare.");
+          flaws.add("The " + part.name() + " lies beyond the stencil's edge and would stay bare.");
         }
       } else if (terms.sheet() == Sheet.SHIM) {
         boolean unread = !part.height().taken();
         if (unread || part.height().mean() > 0) {
-          // A foil lies flat only where nothing stands under it.
           open =
               open.union(corners(at, terms.partClearanceMillimetres(), terms.cornerMillimetres()));
           notes.add(
-              part.name()
+              "The "
+                  + part.name()
                   + " gets an opening and stays bare: varnish it, or cover it with tape."
                   + (!unread && part.height().mean() > thick
                       ? " It stands "

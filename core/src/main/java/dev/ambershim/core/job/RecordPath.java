@@ -9,14 +9,16 @@ import java.util.List;
  * A place inside nested records and lists, such as {@code chip.dies.0.heightMicrometres}, that can
  * be read and replaced. Records stay immutable: replacing gives a new root.
  */
-final class RecordPath {
+public final class RecordPath {
   private final List<String> steps;
 
-  RecordPath(String path) {
+  /** A path such as {@code "chip.dies.0.widthMillimetres"}. */
+  public RecordPath(String path) {
     steps = List.of(path.split("\\.", -1));
   }
 
-  Object get(Object root) {
+  /** What stands at the path. */
+  public Object get(Object root) {
     Object here = root;
     for (String step : steps) {
       here = child(here, step);
@@ -24,7 +26,8 @@ final class RecordPath {
     return here;
   }
 
-  <T> T with(T root, Object value) {
+  /** The root with something else at the path. */
+  public <T> T with(T root, Object value) {
     @SuppressWarnings("unchecked")
     T changed = (T) replaced(root, 0, value);
     return changed;

@@ -1,5 +1,7 @@
 package dev.ambershim.core.surface;
 
+import java.util.List;
+
 /** Faces that are probed and lapped. */
 public enum Face {
   LID_TOP("lid, top"),
@@ -12,6 +14,12 @@ public enum Face {
 
   Face(String words) {
     this.words = words;
+  }
+
+  /** The face so many places further on, and round again. */
+  public Face further(int by) {
+    List<Face> all = List.of(values());
+    return all.get(Math.floorMod(all.indexOf(this) + by, all.size()));
   }
 
   /** In words. */

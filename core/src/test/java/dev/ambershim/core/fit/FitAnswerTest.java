@@ -46,7 +46,7 @@ class FitAnswerTest {
     assertThat(fit.rows().get(1).clear().orElseThrow().contains(0.05)).isTrue();
     assertThat(FitWords.first(fit, Notation.METRIC).sentence())
         .startsWith("The die touches first in 1000 of 1000 draws of the readings: it stands 50 µm")
-        .contains("proud of shim");
+        .contains("proud of the shim");
     assertThat(FitWords.notes(fit, Notation.METRIC).get(0)).contains("right by common practice");
   }
 

@@ -79,7 +79,11 @@ public final class DemoWorkshop {
   private StoredJob sorrel() {
     Job job = sorrelJob();
     Hours evenings = new Hours("16:00", "22:00", List.of(1, 2, 3, 4, 5, 6, 7));
-    Job worked = job.withRungs(sorrelRungs()).withWork(job.work().withHours(evenings));
+    Job worked =
+        job.withRungs(sorrelRungs())
+            .withWork(job.work().withHours(evenings))
+            .withHeights(DemoFaces.sorrelHeights())
+            .withSurfaces(DemoFaces.sorrelSurfaces());
     return keep(worked, sorrelRuns(job));
   }
 
@@ -137,7 +141,9 @@ public final class DemoWorkshop {
    */
   private StoredJob fennel() {
     Job job = fennelJob();
-    return keep(job, fennelRuns(job));
+    return keep(
+        job.withHeights(DemoFaces.fennelHeights()).withSurfaces(DemoFaces.fennelSurfaces()),
+        fennelRuns(job));
   }
 
   private static Job fennelJob() {

@@ -3,11 +3,14 @@ package dev.ambershim.desktop.launch;
 import dev.ambershim.desktop.baseline.BaselineView;
 import dev.ambershim.desktop.bench.BenchView;
 import dev.ambershim.desktop.clean.CleanView;
+import dev.ambershim.desktop.lap.LapView;
+import dev.ambershim.desktop.measure.MeasureView;
 import dev.ambershim.desktop.open.OpenView;
 import dev.ambershim.desktop.prove.ProveView;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
 import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.sound.Bell;
 import dev.ambershim.desktop.theme.Theme;
 import dev.ambershim.desktop.weigh.WeighView;
 import dev.ambershim.desktop.work.FilePicker;
@@ -36,6 +39,10 @@ public final class Window {
             picker,
             view ->
                 Map.of(
+                    Stage.MEASURE,
+                    () -> new MeasureView(model, view, Bell.tick()),
+                    Stage.LAP,
+                    () -> new LapView(model),
                     Stage.WEIGH,
                     () -> new WeighView(model),
                     Stage.BASELINE,

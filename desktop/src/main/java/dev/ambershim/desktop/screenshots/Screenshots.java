@@ -157,6 +157,10 @@ public final class Screenshots extends Application {
               cleaned();
             },
             this::planned));
+    shots.add(new Shot("measure", () -> go(Stage.MEASURE), this::measured));
+    shots.add(new Shot("measure-face", () -> scrollTo("#face-answer"), this::measured));
+    shots.add(new Shot("measure-shim", () -> scrollTo("#shim-answer"), this::measured));
+    shots.add(new Shot("lap", () -> go(Stage.LAP), this::measured));
     shots.add(
         new Shot(
             "prove-paper",
@@ -197,6 +201,10 @@ public final class Screenshots extends Application {
   private boolean planned() {
     return model.workbench().outlookProperty().get() != null
         && !model.workbench().planning().busyProperty().get();
+  }
+
+  private boolean measured() {
+    return !model.reckoning().busyProperty().get();
   }
 
   /** The work done up to a step, which is on the bench. */

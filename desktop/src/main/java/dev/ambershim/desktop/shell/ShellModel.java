@@ -143,7 +143,8 @@ public final class ShellModel implements AutoCloseable {
     }
   }
 
-  void say(String text) {
+  /** Says a line on the shelf. */
+  public void say(String text) {
     note(new Message(text, false));
   }
 

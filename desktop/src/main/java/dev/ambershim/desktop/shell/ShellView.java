@@ -317,6 +317,26 @@ public final class ShellView extends StackPane {
     return picker.open("Rungs of the clock ladder", "Tables", "*.csv").stream().findFirst();
   }
 
+  /** Asks for a table of probed heights. */
+  public Optional<Path> pickProbe() {
+    return picker.open("Probed heights", "Tables", "*.csv").stream().findFirst();
+  }
+
+  /** Asks where to write a table of probed heights. */
+  public Optional<Path> pickProbeTarget(String face) {
+    return pickFor(face, ".csv", "Write the probed heights", "Tables");
+  }
+
+  /** Asks where to write an outline for a cutter. */
+  public Optional<Path> pickOutline(String sheet) {
+    return pickFor(sheet, ".svg", "Write the outline (.svg, .dxf or .pdf)", "Outlines");
+  }
+
+  private Optional<Path> pickFor(String what, String ending, String title, String kind) {
+    String name = Report.fileName(model.jobProperty().get().title() + " " + what) + ending;
+    return picker.save(title, name, kind, "*" + ending);
+  }
+
   /** Asks where to write a table of rungs. */
   public Optional<Path> pickRungTarget() {
     String name = Report.fileName(model.jobProperty().get().title()) + "-rungs.csv";

@@ -6,17 +6,8 @@ public enum Stage {
   BASELINE(2, "Baseline", "What is it like now, and can you trust the figure?", ""),
   OPEN(3, "Open", "How do you get the lid off without harm, and when are you through?", ""),
   CLEAN(4, "Clean", "Is it clean, and fit to be used again?", ""),
-  MEASURE(
-      5,
-      "Measure",
-      "What will touch what first? Is it flat?",
-      "Here your height readings will tell what touches first, and your probe readings how flat it"
-          + " is."),
-  LAP(
-      6,
-      "Lap",
-      "How much must come off, and when are you done?",
-      "Here you will get strokes for each grit from your own rate, and a rule for when to stop."),
+  MEASURE(5, "Measure", "What will touch what first? Is it flat?", ""),
+  LAP(6, "Lap", "How much must come off, and when are you done?", ""),
   COAT(
       7,
       "Coat and dose",

@@ -1,0 +1,170 @@
+package dev.ambershim.desktop.lap;
+
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.finding.Finding;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.LappingQuestion;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.surface.Face;
+import dev.ambershim.core.surface.FaceReport;
+import dev.ambershim.core.surface.LapWords;
+import dev.ambershim.core.surface.LappingGain;
+import dev.ambershim.core.surface.LappingPlan;
+import dev.ambershim.core.surface.Relief;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.Stage;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** What Lap shows, worked out behind the window after each edit; a newer one stops an older. */
+public final class LapModel {
+  /**
+   * What is on screen, all of one piece.
+   *
+   * @param job what it was worked out for
+   * @param answer the stage's answer; empty while the face is not probed
+   * @param reasons what to know beside it
+   * @param notes what to watch on the way
+   * @param problem why there is no answer
+   * @param plan papers and strokes
+   * @param gain what it would gain; empty when the face meets nothing
+   * @param first the face as it was first probed
+   * @param latest as it was probed last
+   * @param cautions what can hurt
+   */
+  public record Shown(
+      Job job,
+      Optional<Finding> answer,
+      List<String> reasons,
+      List<String> notes,
+      String problem,
+      Optional<LappingPlan> plan,
+      Optional<LappingGain> gain,
+      Optional<FaceReport> first,
+      Optional<FaceReport> latest,
+      List<String> cautions) {}
+
+  private final ShellModel shell;
+  private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
+  private final AtomicInteger newest = new AtomicInteger();
+  private boolean stale = true;
+
+  /** A model over the shell's job. */
+  public LapModel(ShellModel shell) {
+    this.shell = shell;
+    shell.jobProperty().addListener((o, was, is) -> outdated());
+    shell.notationProperty().addListener((o, was, is) -> outdated());
+    shell.stageProperty().addListener((o, was, is) -> catchUp());
+    outdated();
+  }
+
+  private void outdated() {
+    stale = true;
+    catchUp();
+  }
+
+  /** Nothing is reckoned while nobody looks. */
+  private void catchUp() {
+    Job job = shell.jobProperty().get();
+    if (!stale || job == null || shell.stageProperty().get() != Stage.LAP) {
+      return;
+    }
+    stale = false;
+    int mine = newest.incrementAndGet();
+    Notation notation = shell.notationProperty().get();
+    shell
+        .reckoning()
+        .submit(
+            "weighing the lapping",
+            progress -> {
+              if (mine != newest.get()) {
+                return null;
+              }
+              try {
+                return worked(job, notation, new SolveWatch(progress, () -> mine != newest.get()));
+              } catch (CancellationException e) {
+                return null;
+              }
+            },
+            result -> {
+              if (result != null && mine == newest.get()) {
+                shown.set(result);
+              }
+            });
+  }
+
+  private static Shown worked(Job job, Notation notation, SolveWatch watch) {
+    Face face = job.surfaces().terms().face();
+    try {
+      Optional<FaceReport> latest = LappingQuestion.report(job, face);
+      Optional<FaceReport> first = job.surfaces().first(face).map(LapModel::judged);
+      Optional<LappingPlan> plan = LappingQuestion.plan(job);
+      Optional<LappingGain> gain = LappingQuestion.gain(job, watch);
+      Optional<Finding> answer = Optional.empty();
+      List<String> reasons = new ArrayList<>();
+      List<String> notes = new ArrayList<>();
+      if (plan.isPresent()) {
+        boolean partner =
+            LappingQuestion.partner(job, face).flatMap(p -> job.surfaces().latest(p)).isPresent();
+        answer =
+            gain.map(
+                    g ->
+                        g.finding(
+                            face.words(),
+                            job.careKelvin(),
+                            plan.get().minutes(),
+                            partner,
+                            notation))
+                .or(() -> Optional.of(LapWords.plan(plan.get(), notation)));
+        if (gain.isPresent()) {
+          reasons.add(LapWords.plan(plan.get(), notation).sentence());
+          reasons.add(LapWords.spread(gain.get(), notation));
+        }
+        notes.addAll(
+            LapWords.notes(
+                plan.get(),
+                LappingQuestion.floor(job, job.surfaces().terms()),
+                job.terms().odds().lapDie(),
+                notation));
+      }
+      return new Shown(
+          job,
+          answer,
+          reasons,
+          notes,
+          "",
+          plan,
+          gain,
+          first,
+          latest,
+          LapWords.cautions(job.surfaces().terms()));
+    } catch (Problem problem) {
+      return new Shown(
+          job,
+          Optional.empty(),
+          List.of(),
+          List.of(),
+          problem.getMessage(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          LapWords.cautions(job.surfaces().terms()));
+    }
+  }
+
+  private static FaceReport judged(Relief relief) {
+    return FaceReport.of(relief.points(), Optional.empty());
+  }
+
+  /** What is on screen; null until it is first worked out. */
+  public ReadOnlyObjectProperty<Shown> shownProperty() {
+    return shown.getReadOnlyProperty();
+  }
+}

@@ -1,0 +1,182 @@
+package dev.ambershim.desktop.lap;
+
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.surface.FaceReport;
+import dev.ambershim.core.surface.Grit;
+import dev.ambershim.core.surface.LapPass;
+import dev.ambershim.core.surface.LapTerms;
+import dev.ambershim.core.surface.Relief;
+import dev.ambershim.core.surface.Surfaces;
+import dev.ambershim.desktop.shell.Labels;
+import dev.ambershim.desktop.shell.ShellModel;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The lapping log: each pass with what it took off, and the probings between them. */
+final class PassPanel extends VBox {
+  private final ShellModel model;
+  private final VBox rows = new VBox(3);
+  private final ComboBox<String> grit = new ComboBox<>();
+  private final TextField strokes = field("pass-strokes", "strokes", 6);
+  private final TextField removed = field("pass-removed", "came off, µm", 9);
+  private final Button undo = new Button("Remove the last pass");
+
+  PassPanel(ShellModel model) {
+    super(8);
+    this.model = model;
+    getStyleClass().add("panel");
+    rows.setId("passes");
+    grit.setId("pass-grit");
+    grit.getItems().setAll(Arrays.stream(Grit.values()).map(g -> "P" + g.number()).toList());
+    grit.setValue("P800");
+    strokes.setOnAction(e -> add());
+    removed.setOnAction(e -> add());
+    Button add = new Button("Note the pass");
+    add.setId("add-pass");
+    add.disableProperty().bind(model.readOnlyProperty());
+    add.setOnAction(e -> add());
+    undo.setId("remove-pass");
+    undo.setOnAction(
+        e -> model.edit("remove pass", job -> job.withSurfaces(job.surfaces().withoutLastPass())));
+    HBox adding = new HBox(6, grit, strokes, removed, add, undo);
+    adding.setAlignment(Pos.CENTER_LEFT);
+    getChildren()
+        .addAll(
+            Labels.line("Lapping log", "strong"),
+            Labels.wrapped(
+                "Read the thickness by micrometer at the same five places before and after a pass:"
+                    + " what came off in the mean teaches your own rate.",
+                "hint"),
+            rows,
+            adding);
+  }
+
+  private static TextField field(String id, String prompt, int letters) {
+    TextField field = new TextField();
+    field.setId(id);
+    field.setPromptText(prompt);
+    field.setPrefColumnCount(letters);
+    return field;
+  }
+
+  private void add() {
+    Notation notation = model.notationProperty().get();
+    try {
+      double count = notation.read(strokes.getText(), Unit.COUNT, "strokes");
+      if (!(count >= 1 && count <= 1e6)) {
+        throw new Problem(
+            "lap.strokes",
+            Place.field("strokes"),
+            "That many strokes cannot be.",
+            "Type how many, one way each, such as 200.");
+      }
+      Double off =
+          removed.getText().isBlank()
+              ? null
+              : (Double) notation.read(removed.getText(), Unit.MICROMETRE, "came off");
+      if (off != null && !(off > 0 && off <= 1000)) {
+        throw new Problem(
+            "lap.removed",
+            Place.field("came off"),
+            notation.text(off, Unit.MICROMETRE) + " cannot have come off.",
+            "Type the mean thickness that is gone, in " + notation.symbol(Unit.MICROMETRE) + ".");
+      }
+      Grit paper =
+          Arrays.stream(Grit.values())
+              .filter(g -> ("P" + g.number()).equals(grit.getValue()))
+              .findFirst()
+              .orElseThrow();
+      strokes.clear();
+      removed.clear();
+      model.edit(
+          "pass with " + grit.getValue(),
+          job -> {
+            LapTerms t = job.surfaces().terms();
+            return job.withSurfaces(
+                job.surfaces()
+                    .with(new LapPass(t.face(), paper, count, t.press(), t.stroke(), off, "")));
+          });
+      strokes.requestFocus();
+    } catch (Problem problem) {
+      model.say(problem.getMessage());
+    }
+  }
+
+  void refresh() {
+    Job job = model.jobProperty().get();
+    Notation notation = model.notationProperty().get();
+    removed.setPromptText("came off, " + notation.symbol(Unit.MICROMETRE));
+    Surfaces s = job.surfaces();
+    undo.setDisable(s.passes().isEmpty() || model.readOnly());
+    rows.getChildren().clear();
+    List<Relief> probed = s.reliefs().stream().filter(r -> r.face() == s.terms().face()).toList();
+    int pass = 0;
+    probings(probed, 0, notation);
+    for (LapPass p : s.passes()) {
+      if (p.face() != s.terms().face()) {
+        continue;
+      }
+      pass++;
+      rows.getChildren()
+          .add(
+              Labels.line(
+                  "Pass "
+                      + pass
+                      + ": P"
+                      + p.grit().number()
+                      + ", "
+                      + notation.whole(p.strokes(), Unit.COUNT)
+                      + " strokes, "
+                      + (p.removedMicrometres() == null
+                          ? "not measured"
+                          : notation.fixed(
+                                  notation.shown(p.removedMicrometres(), Unit.MICROMETRE), 1)
+                              + " "
+                              + notation.symbol(Unit.MICROMETRE)
+                              + " came off")));
+      probings(probed, pass, notation);
+    }
+    if (rows.getChildren().isEmpty()) {
+      rows.getChildren().add(Labels.line("Nothing lapped yet.", "hint"));
+    }
+  }
+
+  private void probings(List<Relief> probed, int stage, Notation notation) {
+    for (Relief r : probed) {
+      if (r.stage() == stage) {
+        rows.getChildren()
+            .add(
+                Labels.line(
+                    "Probed "
+                        + (r.note().isEmpty() ? "" : r.note() + " ")
+                        + "at "
+                        + r.points().size()
+                        + " places"
+                        + zone(r)
+                            .map(z -> ": flat to " + notation.text(z, Unit.MICROMETRE))
+                            .orElse(""),
+                    "quiet"));
+      }
+    }
+  }
+
+  private static Optional<Double> zone(Relief relief) {
+    try {
+      return Optional.of(
+          FaceReport.of(relief.points(), Optional.empty()).flatness().zoneMicrometres());
+    } catch (Problem few) {
+      return Optional.empty();
+    }
+  }
+}

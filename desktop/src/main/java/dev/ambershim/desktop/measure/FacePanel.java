@@ -1,0 +1,268 @@
+package dev.ambershim.desktop.measure;
+
+import dev.ambershim.core.conduction.Patch;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.LappingQuestion;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.picture.ReliefPicture;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.surface.Face;
+import dev.ambershim.core.surface.FaceFinding;
+import dev.ambershim.core.surface.FaceReport;
+import dev.ambershim.core.surface.HighSpot;
+import dev.ambershim.core.surface.Outlier;
+import dev.ambershim.core.surface.ProbeTable;
+import dev.ambershim.core.surface.ProbedPoint;
+import dev.ambershim.core.surface.Relief;
+import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.desktop.shell.AnswerPane;
+import dev.ambershim.desktop.shell.Labels;
+import dev.ambershim.desktop.shell.PickBar;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.ShellView;
+import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.logbook.files.WholeFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** One face: how flat, its relief, what stands up, what is doubtful, and ways to probe it. */
+final class FacePanel extends VBox {
+  private static final double HEIGHT = 330;
+
+  private final ShellModel model;
+  private final MeasureModel measure;
+  private final AnswerPane answer = new AnswerPane("Is it flat?", "face-answer");
+  private final PictureView relief = new PictureView();
+  private final VBox doubts = new VBox(4);
+  private final Button write = new Button("Write as CSV");
+  private final Button drop = new Button("Remove this probing");
+
+  FacePanel(
+      ShellModel model,
+      ShellView shell,
+      MeasureModel measure,
+      GaugeSession session,
+      GaugePanel gauge) {
+    super(8);
+    this.model = model;
+    this.measure = measure;
+    getStyleClass().add("panel");
+    answer.lookup("#face-answer").getStyleClass().setAll("label", "strong");
+    relief.setId("face-relief");
+    relief.setMinHeight(HEIGHT);
+    relief.setPrefHeight(HEIGHT);
+    PickBar<Face> picks =
+        new PickBar<>(
+            List.of(Face.values()),
+            Face::words,
+            f -> "face-" + f.name(),
+            measure.faceProperty()::set);
+    picks.show(face());
+    measure.faceProperty().addListener((o, was, is) -> picks.show(is));
+    ComboBox<String> size = new ComboBox<>();
+    size.setId("probe-grid");
+    size.getItems().setAll("3 by 3", "5 by 5", "7 by 7", "9 by 9");
+    size.setValue("5 by 5");
+    Button probe = new Button("Probe it anew");
+    probe.setId("probe-begin");
+    probe.disableProperty().bind(model.readOnlyProperty());
+    probe.setOnAction(
+        e -> {
+          gauge.awaiting(Unit.MICROMETRE);
+          session.probe(measure.faceProperty().get(), size.getValue().charAt(0) - '0');
+          gauge.focus();
+        });
+    Button read = new Button("Read a CSV");
+    read.setId("probe-read");
+    read.disableProperty().bind(model.readOnlyProperty());
+    read.setOnAction(e -> shell.pickProbe().ifPresent(this::read));
+    write.setId("probe-write");
+    write.setOnAction(e -> shell.pickProbeTarget(face().words()).ifPresent(this::write));
+    drop.setId("probe-remove");
+    drop.setOnAction(
+        e ->
+            model.edit(
+                "remove probing of " + face().words(),
+                job -> job.withSurfaces(job.surfaces().without(face()))));
+    FlowPane ways = new FlowPane(6, 6, size, probe, read, write, drop);
+    getChildren()
+        .addAll(picks, answer, relief, Labels.wrapped(ReliefPicture.SIGNS, "hint"), doubts, ways);
+  }
+
+  private Face face() {
+    return measure.faceProperty().get();
+  }
+
+  private void read(Path file) {
+    try {
+      String name = file.getFileName().toString();
+      List<ProbedPoint> points =
+          ProbeTable.read(name, new String(LogFiles.read(file), StandardCharsets.UTF_8));
+      Face face = face();
+      FaceReport.of(points, Optional.empty());
+      model.edit(
+          "probing of " + face.words() + ": " + name,
+          job ->
+              job.withSurfaces(
+                  job.surfaces()
+                      .with(new Relief(face, name, points, job.surfaces().passes(face)))));
+    } catch (Problem problem) {
+      model.say(problem.in(file.getFileName().toString()).getMessage());
+    }
+  }
+
+  private void write(Path file) {
+    model
+        .jobProperty()
+        .get()
+        .surfaces()
+        .latest(face())
+        .ifPresent(
+            r -> {
+              try {
+                WholeFile.write(
+                    file, ProbeTable.write(r.points()).getBytes(StandardCharsets.UTF_8));
+                model.say("Written: " + file.getFileName() + ".");
+              } catch (Problem problem) {
+                model.say(problem.getMessage());
+              }
+            });
+  }
+
+  void refresh(MeasureModel.Shown now) {
+    Notation notation = model.notationProperty().get();
+    boolean dark = model.themeProperty().get().dark();
+    boolean probed = now.job().surfaces().latest(now.face()).isPresent();
+    write.setDisable(!probed);
+    drop.setDisable(!probed || model.readOnly());
+    relief.setVisible(now.report().isPresent());
+    relief.setManaged(now.report().isPresent());
+    doubts.getChildren().clear();
+    if (now.report().isEmpty()) {
+      answer.show(
+          !now.faceProblem().isEmpty()
+              ? now.faceProblem()
+              : "The " + now.face().words() + " is not probed yet. Probe a grid, or read a CSV.");
+      return;
+    }
+    FaceReport report = now.report().get();
+    String note = now.job().surfaces().latest(now.face()).map(Relief::note).orElse("");
+    List<String> why = new ArrayList<>();
+    if (!note.isEmpty()) {
+      why.add("Probed: " + note + ".");
+    }
+    overDie(now.job(), report).ifPresent(w -> why.add(w.apply(notation)));
+    spots(report, notation).ifPresent(why::add);
+    answer.show(FaceFinding.of(report, now.face().words(), notation), why, notation);
+    Optional<Patch> die = dieOn(now.job(), now.face());
+    relief.show(
+        (w, h) ->
+            ReliefPicture.of(report, now.face().words(), die, Optional.empty(), notation, w, h),
+        dark);
+    List<String> words = FaceFinding.doubts(report, notation);
+    for (int i = 0; i < words.size(); i++) {
+      Outlier outlier = report.outliers().get(i);
+      Button out = new Button("Take it out");
+      out.setId("outlier-" + i);
+      out.setMinWidth(USE_PREF_SIZE);
+      out.disableProperty().bind(model.readOnlyProperty());
+      out.setOnAction(e -> takeOut(now.face(), outlier));
+      HBox row = new HBox(8, Labels.wrapped(words.get(i), "wrong"), out);
+      row.setAlignment(Pos.CENTER_LEFT);
+      doubts.getChildren().add(row);
+    }
+  }
+
+  private void takeOut(Face face, Outlier outlier) {
+    model.edit(
+        "take out a place of " + face.words(),
+        job ->
+            job.surfaces()
+                .latest(face)
+                .map(
+                    r ->
+                        job.withSurfaces(
+                            job.surfaces()
+                                .replacing(
+                                    r.with(
+                                        r.points().stream()
+                                            .filter(p -> !same(p, outlier.point()))
+                                            .toList()))))
+                .orElse(job));
+  }
+
+  private static boolean same(ProbedPoint a, ProbedPoint b) {
+    return Math.hypot(a.xMillimetres() - b.xMillimetres(), a.yMillimetres() - b.yMillimetres())
+        < 0.01;
+  }
+
+  private static Optional<Patch> dieOn(Job job, Face face) {
+    return face == Face.DIE || face == Face.LAP
+        ? Optional.empty()
+        : Optional.of(LappingQuestion.outline(job, Face.DIE));
+  }
+
+  /** A sentence that is written in the person's notation. */
+  private interface Sentence {
+    String apply(Notation notation);
+  }
+
+  /** How flat the face is over the die alone, where enough places lie there. */
+  private static Optional<Sentence> overDie(Job job, FaceReport report) {
+    Patch die = LappingQuestion.outline(job, Face.DIE);
+    List<ProbedPoint> inside =
+        report.points().stream()
+            .filter(p -> die.holds(p.xMillimetres(), p.yMillimetres()))
+            .toList();
+    if (inside.size() == report.points().size()) {
+      return Optional.empty();
+    }
+    try {
+      double zone = FaceReport.of(inside, Optional.empty()).flatness().zoneMicrometres();
+      return Optional.of(
+          n ->
+              "Over the die alone: flat to "
+                  + n.text(zone, Unit.MICROMETRE)
+                  + " over "
+                  + inside.size()
+                  + " places.");
+    } catch (Problem few) {
+      return Optional.of(
+          n -> "Over the die alone too few places were probed to say how flat it is there.");
+    }
+  }
+
+  private static Optional<String> spots(FaceReport report, Notation notation) {
+    if (report.highSpots().isEmpty()) {
+      return Optional.empty();
+    }
+    StringBuilder words = new StringBuilder("High spots, the first to show on paper:");
+    int number = 1;
+    for (HighSpot s : report.highSpots()) {
+      if (number > 3) {
+        break;
+      }
+      words
+          .append(number == 1 ? " " : "; ")
+          .append(number++)
+          .append(" at right ")
+          .append(notation.text(s.xMillimetres(), Unit.MILLIMETRE))
+          .append(", above ")
+          .append(notation.text(s.yMillimetres(), Unit.MILLIMETRE))
+          .append(" (")
+          .append(notation.text(s.micrometres(), Unit.MICROMETRE))
+          .append(")");
+    }
+    return Optional.of(words.append(".").toString());
+  }
+}

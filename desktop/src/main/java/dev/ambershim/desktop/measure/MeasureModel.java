@@ -1,0 +1,194 @@
+package dev.ambershim.desktop.measure;
+
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.finding.Finding;
+import dev.ambershim.core.fit.CoolerDrop;
+import dev.ambershim.core.fit.FitAnswer;
+import dev.ambershim.core.fit.FitWords;
+import dev.ambershim.core.fit.InnerGap;
+import dev.ambershim.core.fit.ShimOutline;
+import dev.ambershim.core.job.FitQuestion;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.surface.Face;
+import dev.ambershim.core.surface.FaceReport;
+import dev.ambershim.core.surface.Relief;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.Stage;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+
+/** What Measure shows, worked out behind the window after each edit; a newer one stops an older. */
+public final class MeasureModel {
+  /** Enough to tell a chance to three in a thousand without a wait. */
+  private static final int DRAWS = 200_000;
+
+  /**
+   * What is on screen, all of one piece.
+   *
+   * @param job what it was worked out for
+   * @param fit how the plate rests
+   * @param first what touches first, the stage's answer
+   * @param notes what to know beside it
+   * @param lid what lid and cooler leave, a finding each
+   * @param screws what follows for the mount
+   * @param face the face that is looked at
+   * @param report that face, judged; empty while it is not probed
+   * @param faceProblem why it cannot be judged
+   * @param sheet the sheet to cut; empty when nothing is left of it
+   * @param sheetProblem why there is none
+   */
+  public record Shown(
+      Job job,
+      FitAnswer fit,
+      Finding first,
+      List<String> notes,
+      List<Finding> lid,
+      List<String> screws,
+      Face face,
+      Optional<FaceReport> report,
+      String faceProblem,
+      Optional<ShimOutline> sheet,
+      String sheetProblem) {}
+
+  private final ShellModel shell;
+  private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
+  private final ObjectProperty<Face> face = new SimpleObjectProperty<>(Face.LID_TOP);
+  private final AtomicInteger newest = new AtomicInteger();
+  private boolean stale = true;
+
+  /** A model over the shell's job. */
+  public MeasureModel(ShellModel shell) {
+    this.shell = shell;
+    shell.jobProperty().addListener((o, was, is) -> outdated());
+    shell.notationProperty().addListener((o, was, is) -> outdated());
+    shell.stageProperty().addListener((o, was, is) -> catchUp());
+    face.addListener((o, was, is) -> outdated());
+    outdated();
+  }
+
+  private void outdated() {
+    stale = true;
+    catchUp();
+  }
+
+  /** Nothing is reckoned while nobody looks. */
+  private void catchUp() {
+    Job job = shell.jobProperty().get();
+    if (!stale || job == null || shell.stageProperty().get() != Stage.MEASURE) {
+      return;
+    }
+    stale = false;
+    int mine = newest.incrementAndGet();
+    Notation notation = shell.notationProperty().get();
+    Face looked = face.get();
+    shell
+        .reckoning()
+        .submit(
+            "",
+            progress -> {
+              if (mine != newest.get()) {
+                return null;
+              }
+              try {
+                return worked(
+                    job, looked, notation, new SolveWatch(progress, () -> mine != newest.get()));
+              } catch (CancellationException e) {
+                return null;
+              }
+            },
+            result -> {
+              if (result != null && mine == newest.get()) {
+                shown.set(result);
+              }
+            });
+  }
+
+  private static Shown worked(Job job, Face face, Notation notation, SolveWatch watch) {
+    FitAnswer fit =
+        FitAnswer.of(job.heights(), job.cooler(), notation, DRAWS, ForkJoinPool.commonPool());
+    List<String> notes = new ArrayList<>(FitWords.notes(fit, notation));
+    FitQuestion.tilted(job, fit, watch)
+        .ifPresent(t -> notes.add(Math.min(1, notes.size()), tilt(t, notation)));
+    List<Finding> lid = new ArrayList<>();
+    for (InnerGap gap : FitAnswer.innerGaps(job.heights(), job.chip(), false)) {
+      lid.add(gap.finding("the lid", notation));
+    }
+    for (InnerGap gap : FitAnswer.innerGaps(job.heights(), job.chip(), true)) {
+      lid.add(gap.finding("the replacement lid", notation));
+    }
+    Optional<CoolerDrop> drop = fit.drop(job.heights(), notation);
+    drop.ifPresent(d -> lid.add(d.finding()));
+    Optional<FaceReport> report = Optional.empty();
+    String faceProblem = "";
+    Optional<Relief> relief = job.surfaces().latest(face);
+    if (relief.isPresent()) {
+      try {
+        report = Optional.of(FaceReport.of(relief.get().points(), Optional.empty()));
+      } catch (Problem problem) {
+        faceProblem = problem.getMessage();
+      }
+    }
+    Optional<ShimOutline> sheet = Optional.empty();
+    String sheetProblem = "";
+    try {
+      sheet = Optional.of(ShimOutline.of(job.chip(), job.heights().tops(), job.shim(), notation));
+    } catch (Problem problem) {
+      sheetProblem = problem.getMessage();
+    }
+    return new Shown(
+        job,
+        fit,
+        FitWords.first(fit, notation),
+        notes,
+        lid,
+        drop.map(CoolerDrop::notes).orElse(List.of()),
+        face,
+        report,
+        faceProblem,
+        sheet,
+        sheetProblem);
+  }
+
+  private static String tilt(FitQuestion.Tilted t, Notation notation) {
+    if (t.thickMicrometres() - t.thinMicrometres() < 0.5) {
+      return "The joint over the die is then "
+          + notation.text(t.thinMicrometres(), Unit.MICROMETRE)
+          + " thick all over, as even as the film.";
+    }
+    String range =
+        "The joint over the die is then "
+            + notation.number(t.thinMicrometres(), Unit.MICROMETRE)
+            + " to "
+            + notation.text(t.thickMicrometres(), Unit.MICROMETRE)
+            + " thick";
+    return t.meanKelvin() < 0.05
+        ? range + ", which costs nothing worth a word."
+        : range
+            + ", which costs "
+            + notation.text(t.meanKelvin(), Unit.KELVIN)
+            + " in the mean and "
+            + notation.text(Math.max(0, t.spreadKelvin()), Unit.KELVIN)
+            + " of spread against a level plate that touches.";
+  }
+
+  /** What is on screen; null until it is first worked out. */
+  public ReadOnlyObjectProperty<Shown> shownProperty() {
+    return shown.getReadOnlyProperty();
+  }
+
+  /** The face that is looked at. */
+  public ObjectProperty<Face> faceProperty() {
+    return face;
+  }
+}
