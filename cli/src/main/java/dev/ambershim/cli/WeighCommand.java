@@ -49,6 +49,9 @@ import picocli.CommandLine.Spec;
     mixinStandardHelpOptions = true,
     description = "Weigh what could be done to a job's chip.")
 final class WeighCommand implements Callable<Integer> {
+  /** What was solved once in this process need not be solved again. */
+  private static final Responses SOLVED = new Responses();
+
   @Spec CommandSpec spec;
 
   @Parameters(
@@ -126,8 +129,7 @@ final class WeighCommand implements Callable<Integer> {
           Weighing.of(
               question,
               load,
-              new Responses()
-                  .of(Weighing.situations(question, Notation.METRIC), lanes, SolveWatch.NONE),
+              SOLVED.of(Weighing.situations(question, Notation.METRIC), lanes, SolveWatch.NONE),
               Notation.METRIC);
       if (json) {
         var node = WeighJson.of(weighing);

@@ -169,8 +169,8 @@ public final class FitWords {
         .ifPresent(
             rest ->
                 notes.add(
-                    "Pressed there, the plate rests on "
-                        + String.join(", ", rest.touching())
+                    "Pressed there, the plate rests on the "
+                        + String.join(", the ", rest.touching())
                         + ", tilted by "
                         + notation.fixed(rest.tiltDegrees(), 3)
                         + "°"

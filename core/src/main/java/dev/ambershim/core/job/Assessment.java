@@ -5,10 +5,13 @@ import dev.ambershim.core.clocking.RunRung;
 import dev.ambershim.core.clocking.Rung;
 import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.finding.Interval;
+import dev.ambershim.core.fit.Heights;
+import dev.ambershim.core.fit.ShimTerms;
 import dev.ambershim.core.forecast.Expectation;
 import dev.ambershim.core.forecast.Ladder;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.procedure.WorkLog;
 import dev.ambershim.core.runlog.Baseline;
 import dev.ambershim.core.runlog.Comparison;
 import dev.ambershim.core.runlog.MountedRun;
@@ -16,6 +19,7 @@ import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.core.runlog.Verdict;
+import dev.ambershim.core.surface.Surfaces;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -93,6 +97,40 @@ public record Assessment(
             job.ladder(),
             job.remountKelvin(),
             notation));
+  }
+
+  /**
+   * The same for a job in which only what was done or measured at the bench is other; empty when
+   * anything else is, or a log has come or gone.
+   *
+   * @param logs the logs by hash, as for {@link #of}
+   */
+  public Optional<Assessment> stillFor(Job other, Map<String, RunLog> logs) {
+    boolean same =
+        judged(job).equals(judged(other))
+            && other.runs().stream().filter(r -> logs.containsKey(r.sha256())).count()
+                == runs.size();
+    return same
+        ? Optional.of(
+            new Assessment(
+                other,
+                runs,
+                baseline,
+                comparison,
+                expectation,
+                heatWatts,
+                ladderBefore,
+                ladderAfter,
+                headroom))
+        : Optional.empty();
+  }
+
+  /** A job as far as its runs, its builds and its ladder hang on it. */
+  private static Job judged(Job job) {
+    return job.withWork(WorkLog.EMPTY)
+        .withHeights(Heights.NONE)
+        .withSurfaces(Surfaces.NONE)
+        .withShim(ShimTerms.USUAL);
   }
 
   private static RunResult result(int index, RunEntry entry, RunLog log) {

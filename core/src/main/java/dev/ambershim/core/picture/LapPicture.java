@@ -52,7 +52,7 @@ public final class LapPicture {
         double p = LEFT + (width - LEFT - RIGHT) * plan.breakThrough().strokes() / most;
         pen.line(p, y, p, y + ROW - 4, Tone.ALARM, 2.5);
         pen.words(
-            width - RIGHT + 8, y + ROW + 4, "line: plating goes", Tone.ALARM, 11, Anchor.START);
+            width - RIGHT + 8, bottom + 14, "red line: plating goes", Tone.ALARM, 11, Anchor.START);
       }
       String text =
           notation.whole(s.strokes(), Unit.COUNT)

@@ -24,6 +24,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -193,7 +194,8 @@ final class TopRows extends VBox {
                   all.remove(index);
                   return all;
                 }));
-    HBox second = new HBox(6, kind(top, index), over(top, index), Labels.line("at", "quiet"));
+    FlowPane second =
+        new FlowPane(6, 4, kind(top, index), over(top, index), Labels.line("at", "quiet"));
     second.getChildren().addAll(figures.subList(0, 2));
     second.getChildren().add(Labels.line("size", "quiet"));
     second.getChildren().addAll(figures.subList(2, 4));

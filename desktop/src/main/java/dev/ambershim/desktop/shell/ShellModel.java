@@ -69,6 +69,7 @@ public final class ShellModel implements AutoCloseable {
   private final List<Message> history = new ArrayList<>();
   private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
+  private final Assessing assessing = new Assessing();
   private final Traffic traffic = new Traffic(this);
   private final RunEdits runs = new RunEdits(this);
   private final Workbench workbench;
@@ -161,7 +162,7 @@ public final class ShellModel implements AutoCloseable {
           StoredJob now = logbook.load(id);
           logbook.keepSetting("lastJob", id);
           Opened.fetch(logbook, now, logs);
-          return new Step(now, Assessment.of(now.job(), logs, notation.get()), logbook.list());
+          return new Step(now, assessing.of(now.job(), logs, notation.get()), logbook.list());
         },
         this::show);
   }
@@ -181,7 +182,7 @@ public final class ShellModel implements AutoCloseable {
   }
 
   private Step step(StoredJob now) {
-    return new Step(now, Assessment.of(now.job(), logs, notation.get()), logbook.list());
+    return new Step(now, assessing.of(now.job(), logs, notation.get()), logbook.list());
   }
 
   /** Begins a new job. */
@@ -347,7 +348,7 @@ public final class ShellModel implements AutoCloseable {
     }
     Job now = job.get();
     Notation writing = notation.get();
-    work.submit("", progress -> Assessment.of(now, logs, writing), assessment::set);
+    work.submit("", progress -> assessing.of(now, logs, writing), assessment::set);
   }
 
   /** Changes the look. */

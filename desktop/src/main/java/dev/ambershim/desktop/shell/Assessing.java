@@ -1,0 +1,26 @@
+package dev.ambershim.desktop.shell;
+
+import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.runlog.RunLog;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Works jobs out, and keeps the last so that a step at the bench does not judge every run again.
+ * Used on the line of work.
+ */
+final class Assessing {
+  private Assessment last;
+  private Notation writing;
+
+  /** What follows from a job and its logs. */
+  synchronized Assessment of(Job job, Map<String, RunLog> logs, Notation notation) {
+    Optional<Assessment> still =
+        last == null || !notation.equals(writing) ? Optional.empty() : last.stillFor(job, logs);
+    last = still.orElseGet(() -> Assessment.of(job, logs, notation));
+    writing = notation;
+    return last;
+  }
+}

@@ -1,0 +1,189 @@
+package dev.ambershim.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.fit.Instrument;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.surface.Face;
+import dev.ambershim.core.surface.ProbeTable;
+import dev.ambershim.core.surface.ProbedPoint;
+import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.desktop.shell.Stage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Measure: heights typed and from the gauge, a probed face, the lid's gap and a sheet to cut. */
+class MeasureTest extends DesktopTest {
+  @BeforeEach
+  void begin() {
+    open();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
+    settle();
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT5);
+    until("Measure is there", () -> stage.getScene().lookup("#measure-answer") != null);
+    worked();
+  }
+
+  private void worked() {
+    settle();
+    until("it is worked out", 40, () -> !model.reckoning().busyProperty().get());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private Job job() {
+    return model.jobProperty().get();
+  }
+
+  /** Types into a box by the keyboard's own way: text, then Enter. */
+  private void enter(String id, String text) {
+    onFx(
+        () -> {
+          TextField box = (TextField) node(id);
+          box.requestFocus();
+          box.setText(text);
+          box.getOnAction().handle(null);
+        });
+    worked();
+  }
+
+  private void fire(String id) {
+    onFx(() -> ((Button) node(id)).fire());
+    worked();
+  }
+
+  @Test
+  void heightsAreTypedAndTellWhatTouchesFirst() {
+    assertThat(text("measure-answer")).contains("no die is read");
+    fire("usual-tops");
+    assertThat(job().heights().tops()).hasSize(6);
+    enter("top-0", "0.780 0.781 0.779");
+    enter("top-1", "0,725  0,726");
+    assertThat(text("measure-answer"))
+        .startsWith("The die touches first in 1000 of 1000")
+        .contains("proud of the shim");
+    assertThat(text("top-0-height")).startsWith("0.780 ± 0.00");
+    assertThat(((PictureView) node("fit-picture")).picture().description())
+        .startsWith("The plate rests on die");
+    // A reading in the wrong unit is caught, and what was kept stays.
+    enter("top-1", "726");
+    assertThat(model.messageProperty().get().text())
+        .contains("looks like micrometres; this field is mm");
+    assertThat(job().heights().tops().get(1).height().millimetres()).containsExactly(0.725, 0.726);
+    enter("top-1", "0.81 0.812");
+    assertThat(text("measure-answer")).startsWith("The shim touches before the die");
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    worked();
+    assertThat(text("measure-answer")).startsWith("The die touches first");
+    robot.push(KeyCode.CONTROL, KeyCode.W);
+    settle();
+    assertThat(node("show-working").getParent().getParent().lookup(".working").isVisible())
+        .isTrue();
+  }
+
+  @Test
+  void theGaugeFillsTheTopsOneAfterAnother() {
+    fire("usual-tops");
+    fire("gauge-connect");
+    until(
+        "the stand-in answers",
+        () -> ((Button) node("gauge-connect")).getText().equals("Let the gauge go"));
+    fire("read-tops");
+    assertThat(text("gauge-next")).isEqualTo("1 of 6: die, over the substrate");
+    for (int i = 0; i < 6; i++) {
+      int before = i;
+      robot.push(KeyCode.ALT, KeyCode.ENTER);
+      until("a reading comes", () -> job().heights().tops().get(before).height().taken());
+    }
+    worked();
+    assertThat(job().heights().tops().get(0).height().mean()).isCloseTo(0.78, within(0.03));
+    assertThat(job().heights().tops().get(0).height().instrument()).isEqualTo(Instrument.INDICATOR);
+    assertThat(node("gauge-typed").getParent().getParent().isVisible()).isFalse();
+    fire("gauge-connect");
+  }
+
+  @Test
+  void aFaceIsProbedByHandReadAndWritten() throws IOException {
+    onFx(() -> ((ComboBox<?>) node("probe-grid")).getSelectionModel().select(0));
+    fire("probe-begin");
+    assertThat(text("gauge-next")).startsWith("1 of 9: lid, top at right");
+    for (int i = 0; i < 9; i++) {
+      enter("gauge-typed", Integer.toString(10 + (i == 4 ? 25 : i)));
+    }
+    assertThat(job().surfaces().latest(Face.LID_TOP).orElseThrow().points()).hasSize(9);
+    assertThat(text("face-answer")).startsWith("Lid, top: flat to").contains("over 9 places");
+    assertThat(node("face-relief").isVisible()).isTrue();
+    // Another face from a table, with a crumb that is pointed at and taken out.
+    List<ProbedPoint> points = new ArrayList<>();
+    for (int x = -20; x <= 20; x += 10) {
+      for (int y = -20; y <= 20; y += 10) {
+        points.add(new ProbedPoint(x, y, -0.01 * (x * x + y * y) + (x == 10 && y == 0 ? 30 : 0)));
+      }
+    }
+    Path file = folder.resolve("plate.csv");
+    Files.writeString(file, ProbeTable.write(points));
+    when(picker.open(any(), any(), any(String[].class))).thenReturn(List.of(file));
+    onFx(() -> ((ToggleButton) node("face-PLATE")).fire());
+    worked();
+    assertThat(text("face-answer")).contains("not probed yet");
+    fire("probe-read");
+    assertThat(text("face-answer")).startsWith("Cold plate: flat to");
+    fire("outlier-0");
+    assertThat(job().surfaces().latest(Face.PLATE).orElseThrow().points()).hasSize(24);
+    assertThat(text("face-answer")).contains("convex");
+    Path out = folder.resolve("out.csv");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(out));
+    fire("probe-write");
+    assertThat(ProbeTable.read("out.csv", Files.readString(out))).hasSize(24);
+  }
+
+  @Test
+  void theLidsGapAndTheSheetAreThere() throws IOException {
+    fire("usual-tops");
+    enter("top-0", "0.780 0.781");
+    enter("height-cavity", "0.83 0.831");
+    enter("height-glue", "0");
+    assertThat(text("lid-answer-0")).startsWith("The lid leaves 50 µm over die");
+    enter("height-lidTop", "3.3");
+    enter("height-mount-travelMillimetres", "1");
+    assertThat(text("lid-answer-1")).contains("stops 1.5 mm too high");
+    assertThat(text("shim-answer")).isEqualTo("The shim around the die can be cut as drawn.");
+    enter("shim-cornerMillimetres", "3");
+    assertThat(text("shim-answer")).contains("cannot be cut like this: 1 flaw");
+    Path out = folder.resolve("shim.dxf");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(out));
+    fire("write-shim");
+    until("it is written", () -> Files.exists(out));
+    assertThat(Files.readString(out)).contains("POLYLINE");
+    onFx(() -> ((ToggleButton) node("sheet-STENCIL")).fire());
+    worked();
+    assertThat(text("shim-answer")).contains("stencil");
+    Node middle = node("middle");
+    assertThat(
+            middle.lookupAll(".scroll-bar").stream()
+                .filter(
+                    n ->
+                        ((javafx.scene.control.ScrollBar) n).getOrientation()
+                            == javafx.geometry.Orientation.HORIZONTAL)
+                .noneMatch(Node::isVisible))
+        .as("nothing is wider than the middle")
+        .isTrue();
+    assertThat(model.stageProperty().get()).isEqualTo(Stage.MEASURE);
+  }
+}
