@@ -76,7 +76,7 @@ class LapTest extends DesktopTest {
                     job.withSurfaces(
                         Surfaces.NONE.with(new Relief(Face.LID_TOP, "as it came", points, 0)))));
     worked();
-    assertThat(text("lap-answer")).startsWith("Lapping the lid, top would gain");
+    assertThat(text("lap-answer")).startsWith("Lapping the top of the lid would gain");
     assertThat(((PictureView) node("lap-strokes")).picture().description())
         .startsWith("Strokes: P");
     assertThat(notes())

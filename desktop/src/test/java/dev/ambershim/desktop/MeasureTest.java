@@ -122,12 +122,12 @@ class MeasureTest extends DesktopTest {
   void aFaceIsProbedByHandReadAndWritten() throws IOException {
     onFx(() -> ((ComboBox<?>) node("probe-grid")).getSelectionModel().select(0));
     fire("probe-begin");
-    assertThat(text("gauge-next")).startsWith("1 of 9: lid, top at right");
+    assertThat(text("gauge-next")).startsWith("1 of 9: top of the lid at right");
     for (int i = 0; i < 9; i++) {
       enter("gauge-typed", Integer.toString(10 + (i == 4 ? 25 : i)));
     }
     assertThat(job().surfaces().latest(Face.LID_TOP).orElseThrow().points()).hasSize(9);
-    assertThat(text("face-answer")).startsWith("Lid, top: flat to").contains("over 9 places");
+    assertThat(text("face-answer")).startsWith("Top of the lid: flat to").contains("over 9 places");
     assertThat(node("face-relief").isVisible()).isTrue();
     // Another face from a table, with a crumb that is pointed at and taken out.
     List<ProbedPoint> points = new ArrayList<>();
@@ -162,7 +162,7 @@ class MeasureTest extends DesktopTest {
     assertThat(text("lid-answer-0")).startsWith("The lid leaves 50 µm over die");
     enter("height-lidTop", "3.3");
     enter("height-mount-travelMillimetres", "1");
-    assertThat(text("lid-answer-1")).contains("stops 1.5 mm too high");
+    assertThat(text("lid-answer-1")).contains("stops 1.52 mm too high");
     assertThat(text("shim-answer")).isEqualTo("The shim around the die can be cut as drawn.");
     enter("shim-cornerMillimetres", "3");
     assertThat(text("shim-answer")).contains("cannot be cut like this: 1 flaw");

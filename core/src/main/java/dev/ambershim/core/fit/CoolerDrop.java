@@ -33,7 +33,7 @@ public record CoolerDrop(Chain drop, Finding finding, List<String> notes) {
     List<String> notes = new ArrayList<>();
     String sentence =
         "Without the lid the cooler sits "
-            + notation.text(drop.nominal(), Unit.MILLIMETRE)
+            + hundredths(drop.nominal(), notation)
             + " lower ("
             + notation.fixed(notation.shown(drawn.low(), Unit.MILLIMETRE), 2)
             + " to "
@@ -52,7 +52,7 @@ public record CoolerDrop(Chain drop, Finding finding, List<String> notes) {
               ? "; its bracket can come down that far."
               : reaches < 0.05
                   ? "; its bracket stops "
-                      + notation.text(missing, Unit.MILLIMETRE)
+                      + hundredths(missing, notation)
                       + " too high. Take that much off the standoffs, or lower ones."
                   : "; whether its bracket comes down that far, these readings cannot tell.";
     }
@@ -87,6 +87,12 @@ public record CoolerDrop(Chain drop, Finding finding, List<String> notes) {
         notes);
   }
 
+  private static String hundredths(double millimetres, Notation notation) {
+    return notation.fixed(notation.shown(millimetres, Unit.MILLIMETRE), 2)
+        + " "
+        + notation.symbol(Unit.MILLIMETRE);
+  }
+
   private static void springs(Chain drop, Mount mount, Notation notation, List<String> notes) {
     if (mount.squeezeMillimetres() == null) {
       return;
@@ -94,7 +100,7 @@ public record CoolerDrop(Chain drop, Finding finding, List<String> notes) {
     double left = mount.squeezeMillimetres() - drop.nominal();
     String washers =
         " A washer of "
-            + notation.text(drop.nominal(), Unit.MILLIMETRE)
+            + hundredths(drop.nominal(), notation)
             + " under each spring brings the force back.";
     if (left <= 0) {
       notes.add("The springs would hang loose: nothing would press." + washers);

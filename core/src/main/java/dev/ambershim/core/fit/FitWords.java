@@ -52,13 +52,16 @@ public final class FitWords {
       Row first = highest(fit);
       Proud over = proud(fit, first.top().name());
       sentence =
-          capital(first.top().name())
-              + " touches before the die: the die stands "
+          "The "
+              + first.top().name()
+              + " touches before the die: the "
+              + over.die()
+              + " stands "
               + margin(over, notation)
-              + " shy of it, and joins in"
-              + " only in "
-              + parts(fit.dieCarries())
-              + " of 1000 draws. "
+              + " shy of it"
+              + (fit.dieCarries() < 0.005
+                  ? ", and carries nothing. "
+                  : ", and carries in " + parts(fit.dieCarries()) + " of 1000 draws only. ")
               + remedy(first.top(), over, notation);
     } else {
       sentence =
@@ -76,10 +79,6 @@ public final class FitWords {
 
   private static long parts(double chance) {
     return Math.round(1000 * chance);
-  }
-
-  private static String capital(String name) {
-    return "The " + name;
   }
 
   private static Row highest(FitAnswer fit) {

@@ -2,10 +2,13 @@ package dev.ambershim.core.job;
 
 import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.assembly.Die;
+import dev.ambershim.core.fit.Top;
 import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.surface.LapPass;
+import dev.ambershim.core.surface.Relief;
 import java.util.List;
 
 /**
@@ -13,6 +16,8 @@ import java.util.List;
  * typed.
  */
 public final class JobRules {
+  private static final double MOST_MILLIMETRES = 1000;
+
   private JobRules() {}
 
   /**
@@ -32,6 +37,7 @@ public final class JobRules {
       }
     }
     dies(job.chip().dies());
+    measured(job);
     for (Reading r : job.readings()) {
       Reading.checked(
           r.name(),
@@ -73,6 +79,50 @@ public final class JobRules {
     if (!(share > 0)) {
       throw problem("dies", "No die takes any heat.", "Give their shares, such as 0.4 and 0.6.");
     }
+  }
+
+  /**
+   * Heights and probed places that are figures at all; what they mean is judged where it is used.
+   */
+  private static void measured(Job job) {
+    for (Top top : job.heights().tops()) {
+      if (top.name() == null
+          || top.name().isBlank()
+          || !figures(
+              top.xMillimetres(),
+              top.yMillimetres(),
+              top.widthMillimetres(),
+              top.depthMillimetres())
+          || !top.height().millimetres().stream().allMatch(v -> figures(v))) {
+        throw problem(
+            "heights", "A top has no name, or a figure that cannot be.", "Give them in mm.");
+      }
+    }
+    for (Relief relief : job.surfaces().reliefs()) {
+      if (relief.face() == null
+          || !relief.points().stream()
+              .allMatch(p -> figures(p.xMillimetres(), p.yMillimetres(), p.micrometres() / 1000))) {
+        throw problem(
+            "surfaces", "A probed place is no place.", "Give x and y in mm, height in µm.");
+      }
+    }
+    for (LapPass pass : job.surfaces().passes()) {
+      if (pass.face() == null
+          || pass.grit() == null
+          || !(pass.strokes() > 0 && pass.newtons() > 0 && pass.strokeMillimetres() > 0)) {
+        throw problem(
+            "surfaces", "A pass of lapping cannot be.", "Give face, paper, strokes and press.");
+      }
+    }
+  }
+
+  private static boolean figures(double... millimetres) {
+    for (double v : millimetres) {
+      if (!(Math.abs(v) <= MOST_MILLIMETRES)) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private static Problem problem(String field, String what, String remedy) {

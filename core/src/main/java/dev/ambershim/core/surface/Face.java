@@ -4,8 +4,8 @@ import java.util.List;
 
 /** Faces that are probed and lapped. */
 public enum Face {
-  LID_TOP("lid, top"),
-  LID_UNDERSIDE("lid, underside"),
+  LID_TOP("top of the lid"),
+  LID_UNDERSIDE("underside of the lid"),
   PLATE("cold plate"),
   DIE("die"),
   LAP("lapping plate");

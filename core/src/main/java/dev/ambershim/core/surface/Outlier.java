@@ -3,7 +3,6 @@ package dev.ambershim.core.surface;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import org.hipparchus.exception.MathIllegalArgumentException;
 
 /**
  * A place whose height does not go with those around it: more than six robust standard deviations
@@ -41,36 +40,61 @@ public record Outlier(ProbedPoint point, double micrometres) {
               - form.coefficients().get(1) * x * y
               - form.coefficients().get(2) * y * y;
     }
-    double[] away = new double[rest.length];
-    for (int i = 0; i < rest.length; i++) {
-      away[i] = rest[i] - awaited(points, rest, i, neighbours.of(i));
-    }
-    double sigma = TO_SIGMA * median(Arrays.stream(away).map(Math::abs));
-    double least = Math.max(Math.max(LEAST, SIGMAS * sigma), SHARE * flatness.zoneMicrometres());
     List<Outlier> found = new ArrayList<>();
-    for (int i = 0; i < away.length; i++) {
-      if (Math.abs(away[i]) > least) {
-        found.add(new Outlier(points.get(i), away[i]));
+    boolean[] out = new boolean[rest.length];
+    // One at a time: the worst would make its neighbours look wrong as well.
+    while (found.size() < Math.max(1, rest.length / 10)) {
+      double[] away = new double[rest.length];
+      int worst = 0;
+      for (int i = 0; i < rest.length; i++) {
+        if (!out[i]) {
+          int[] near = Arrays.stream(neighbours.of(i)).filter(j -> !out[j]).toArray();
+          away[i] = near.length < 3 ? 0 : rest[i] - awaited(points, rest, i, near);
+        }
+        worst = Math.abs(away[i]) > Math.abs(away[worst]) ? i : worst;
       }
+      double sigma = TO_SIGMA * median(Arrays.stream(away).map(Math::abs));
+      double least = Math.max(Math.max(LEAST, SIGMAS * sigma), SHARE * flatness.zoneMicrometres());
+      if (!(Math.abs(away[worst]) > least)) {
+        break;
+      }
+      out[worst] = true;
+      found.add(new Outlier(points.get(worst), away[worst]));
     }
     return found;
   }
 
-  /** What the plane through the neighbours awaits at a place. */
-  private static double awaited(List<ProbedPoint> points, double[] rest, int i, int[] neighbours) {
-    double[] x = new double[neighbours.length];
-    double[] y = new double[neighbours.length];
-    double[] z = new double[neighbours.length];
-    for (int k = 0; k < neighbours.length; k++) {
-      x[k] = points.get(neighbours[k]).xMillimetres() - points.get(i).xMillimetres();
-      y[k] = points.get(neighbours[k]).yMillimetres() - points.get(i).yMillimetres();
-      z[k] = rest[neighbours[k]];
+  /** What the least-squares plane through the neighbours awaits at a place. */
+  private static double awaited(List<ProbedPoint> points, double[] rest, int i, int[] near) {
+    double mx = 0;
+    double my = 0;
+    double mz = 0;
+    for (int j : near) {
+      mx += points.get(j).xMillimetres() / near.length;
+      my += points.get(j).yMillimetres() / near.length;
+      mz += rest[j] / near.length;
     }
-    try {
-      return Polynomial.fit(x, y, z, Polynomial.PLANE)[0];
-    } catch (MathIllegalArgumentException line) {
-      return median(Arrays.stream(z)); // neighbours on a line
+    double xx = 0;
+    double xy = 0;
+    double yy = 0;
+    double xz = 0;
+    double yz = 0;
+    for (int j : near) {
+      double u = points.get(j).xMillimetres() - mx;
+      double v = points.get(j).yMillimetres() - my;
+      xx += u * u;
+      xy += u * v;
+      yy += v * v;
+      xz += u * (rest[j] - mz);
+      yz += v * (rest[j] - mz);
     }
+    double det = xx * yy - xy * xy;
+    if (det < 1e-6 * xx * yy || det == 0) {
+      return median(Arrays.stream(near).mapToDouble(j -> rest[j])); // neighbours on a line
+    }
+    double b = (xz * yy - yz * xy) / det;
+    double c = (yz * xx - xz * xy) / det;
+    return mz + b * (points.get(i).xMillimetres() - mx) + c * (points.get(i).yMillimetres() - my);
   }
 
   private static double median(java.util.stream.DoubleStream values) {

@@ -180,7 +180,7 @@ class FitAnswerTest {
             new Mount(1.5, 4, 20.0, 3.0, 3.0, 2.5, false));
     CoolerDrop drop = fit(h).drop(h, Notation.METRIC).orElseThrow();
     assertThat(drop.drop().nominal()).isCloseTo(2.52, within(1e-9));
-    assertThat(drop.finding().sentence()).contains("stops 1.0 mm too high");
+    assertThat(drop.finding().sentence()).contains("stops 1.02 mm too high");
     // Springs of 20 N/mm: 0.48 of 3.0 mm left, 38 N of 240 N.
     assertThat(drop.notes().get(0)).contains("16 of 100").contains("38 N of 240 N");
     assertThat(drop.notes().get(1)).contains("screws longer by 0.5 mm");

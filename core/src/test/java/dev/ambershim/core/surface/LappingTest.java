@@ -221,17 +221,21 @@ class LappingTest {
     LappingGain flat = LappingQuestion.gain(bowedLid(12), SolveWatch.NONE).orElseThrow();
     assertThat(flat.gain()).isBetween(-0.05, 0.4);
     assertThat(
-            flat.finding("lid, top", 1, new Interval(20, 60, 0.95), false, Notation.METRIC)
+            flat.finding("top of the lid", 1, new Interval(20, 60, 0.95), false, Notation.METRIC)
                 .sentence())
         .contains("not worth an evening");
     assertThat(
-            gain.finding("lid, top", 0.1, new Interval(20, 60, 0.95), false, Notation.METRIC)
+            gain.finding("top of the lid", 0.1, new Interval(20, 60, 0.95), false, Notation.METRIC)
                 .sentence())
         .contains("worth doing")
         .contains("20 min to 1 h of strokes");
     assertThat(
             gain.finding(
-                    "lid, top", gain.gain(), new Interval(20, 60, 0.95), false, Notation.METRIC)
+                    "top of the lid",
+                    gain.gain(),
+                    new Interval(20, 60, 0.95),
+                    false,
+                    Notation.METRIC)
                 .sentence())
         .contains("cannot tell");
     assertThat(LappingQuestion.plan(job).orElseThrow().steps()).isNotEmpty();

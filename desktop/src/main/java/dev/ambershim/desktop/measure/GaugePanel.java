@@ -46,7 +46,7 @@ final class GaugePanel extends VBox {
     VBox run = new VBox(6, next, taking);
     run.visibleProperty().bind(session.runningProperty());
     run.managedProperty().bind(session.runningProperty());
-    Button tops = new Button("Read the tops one after another");
+    Button tops = new Button("Read the tops in turn");
     tops.setId("read-tops");
     tops.disableProperty().bind(model.readOnlyProperty());
     tops.setOnAction(
@@ -57,8 +57,8 @@ final class GaugePanel extends VBox {
         });
     TextField address = new TextField();
     address.setId("gauge-address");
-    address.setPromptText("host:port or path; empty: stand-in");
-    address.setPrefColumnCount(18);
+    address.setPromptText("host:port or path; or none");
+    address.setPrefColumnCount(15);
     Button connect = new Button("Connect a height gauge");
     connect.setId("gauge-connect");
     connect.setOnAction(

@@ -15,6 +15,7 @@ import dev.ambershim.desktop.shell.ShellModel;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -39,7 +40,7 @@ final class TopRows extends VBox {
   private List<String> shape = List.of();
 
   /** One top's nodes. */
-  private record Row(ReadingBox reading, List<FigureBox> figures, Label derived) {}
+  private record Row(ReadingBox reading, List<FigureBox> figures, Label derived, Label working) {}
 
   TopRows(ShellModel model) {
     super(8);
@@ -129,13 +130,20 @@ final class TopRows extends VBox {
     List<Top> tops = model.jobProperty().get().heights().tops();
     for (int i = 0; i < built.size() && i < tops.size(); i++) {
       String top = tops.get(i).name();
-      String words =
-          fit.rows().stream()
-              .filter(r -> r.top().name().equals(top))
-              .findFirst()
-              .map(this::words)
-              .orElse(fit.outside().contains(top) ? "beyond the plate" : "");
-      built.get(i).derived().setText(words);
+      Optional<FitAnswer.Row> row =
+          fit.rows().stream().filter(r -> r.top().name().equals(top)).findFirst();
+      built
+          .get(i)
+          .derived()
+          .setText(
+              row.map(this::words).orElse(fit.outside().contains(top) ? "beyond the plate" : ""));
+      Label working = built.get(i).working();
+      working.setText(
+          row.filter(r -> r.top().overBoard())
+              .map(r -> "over the substrate: " + r.working())
+              .orElse(""));
+      working.setVisible(!working.getText().isEmpty());
+      working.setManaged(!working.getText().isEmpty());
     }
   }
 
@@ -153,7 +161,7 @@ final class TopRows extends VBox {
                 .notationProperty()
                 .get()
                 .fixed(model.notationProperty().get().shown(u, Unit.MILLIMETRE), 3);
-    return row.top().overBoard() ? row.working() + " = " + value : value;
+    return value;
   }
 
   private Node row(Top top, int index) {
@@ -200,8 +208,9 @@ final class TopRows extends VBox {
     second.getChildren().add(Labels.line("size", "quiet"));
     second.getChildren().addAll(figures.subList(2, 4));
     second.getChildren().add(remove);
-    built.add(new Row(reading, figures, derived));
-    return new VBox(3, first, second);
+    Label working = Labels.line("", "hint");
+    built.add(new Row(reading, figures, derived, working));
+    return new VBox(3, first, second, working);
   }
 
   private FigureBox place(int index, String words, int which) {
@@ -223,15 +232,18 @@ final class TopRows extends VBox {
                 which == 3 ? v : t.depthMillimetres(),
                 t.overBoard(),
                 t.height());
-    return new FigureBox(
-        model,
-        "top-" + index + "-" + List.of("x", "y", "w", "d").get(which),
-        new FigureBox.Spec(words, Unit.MILLIMETRE, which < 2 ? -150 : 0, 150, false),
-        4,
-        job -> read.apply(job.heights().tops().get(index)),
-        (job, v) ->
-            job.withHeights(
-                job.heights().withTop(index, write.apply(job.heights().tops().get(index), v))));
+    FigureBox box =
+        new FigureBox(
+            model,
+            "top-" + index + "-" + List.of("x", "y", "w", "d").get(which),
+            new FigureBox.Spec(words, Unit.MILLIMETRE, which < 2 ? -150 : 0, 150, false),
+            3,
+            job -> read.apply(job.heights().tops().get(index)),
+            (job, v) ->
+                job.withHeights(
+                    job.heights().withTop(index, write.apply(job.heights().tops().get(index), v))));
+    box.setPrefWidth(58);
+    return box;
   }
 
   private Node kind(Top top, int index) {

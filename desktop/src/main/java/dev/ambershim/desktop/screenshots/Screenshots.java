@@ -1,7 +1,6 @@
 package dev.ambershim.desktop.screenshots;
 
 import dev.ambershim.core.assembly.Part;
-import dev.ambershim.core.job.Side;
 import dev.ambershim.core.procedure.BenchTimer;
 import dev.ambershim.core.procedure.Flaw;
 import dev.ambershim.core.procedure.Flaw.Face;
@@ -104,20 +103,10 @@ public final class Screenshots extends Application {
     String fennel = job("Fennel");
     String sorrel = job("Sorrel");
     shots.add(new Shot("weigh", () -> go(Stage.WEIGH)));
-    shots.add(new Shot("weigh-inputs", () -> ((ScrollPane) shell.lookup("#middle")).setVvalue(1)));
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
-    shots.add(new Shot("baseline-cores", () -> scrollTo("#baseline-cores")));
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
     shots.add(new Shot("prove-cores", this::readChart));
     shots.add(new Shot("prove-ladder", () -> scrollTo("#prove-ladder-answer")));
-    shots.add(new Shot("working", () -> press(KeyCode.W, true)));
-    shots.add(
-        new Shot(
-            "columns",
-            () -> {
-              press(KeyCode.W, true);
-              shell.showColumns(model.assessmentProperty().get().runs().get(0));
-            }));
     shots.add(
         new Shot(
             "logbook",
@@ -140,7 +129,6 @@ public final class Screenshots extends Application {
               go(Stage.OPEN);
             },
             this::planned));
-    shots.add(new Shot("open-ways", () -> scrollTo("#hours-from"), this::planned));
     shots.add(
         new Shot(
             "bench",
@@ -159,6 +147,8 @@ public final class Screenshots extends Application {
             this::planned));
     shots.add(new Shot("measure", () -> go(Stage.MEASURE), this::measured));
     shots.add(new Shot("measure-face", () -> scrollTo("#face-answer"), this::measured));
+    shots.add(new Shot("x-rows", () -> scrollTo("#top-0"), this::measured));
+    shots.add(new Shot("x-lid", () -> scrollTo("#lid-answers"), this::measured));
     shots.add(new Shot("measure-shim", () -> scrollTo("#shim-answer"), this::measured));
     shots.add(new Shot("lap", () -> go(Stage.LAP), this::measured));
     shots.add(
@@ -170,13 +160,8 @@ public final class Screenshots extends Application {
               model.open(fennel);
               go(Stage.PROVE);
             }));
-    shots.add(
-        new Shot(
-            "weigh-paper",
-            () -> {
-              model.sideProperty().set(Side.BEFORE);
-              go(Stage.WEIGH);
-            }));
+    shots.add(new Shot("measure-paper", () -> go(Stage.MEASURE), this::measured));
+    shots.add(new Shot("x-lappaper", () -> go(Stage.LAP), this::measured));
     shots.add(
         new Shot(
             "conduct",

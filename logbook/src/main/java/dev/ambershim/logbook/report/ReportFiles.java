@@ -54,6 +54,7 @@ public final class ReportFiles {
       Path target) {
     Report report =
         Report.of(assessment, weighing, notation, date)
+            .with(Measured.of(assessment.job(), notation))
             .with(Diary.of(assessment.job(), ZoneId.systemDefault(), photos));
     write(report, target);
   }

@@ -4,11 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import dev.ambershim.core.clocking.Outcome;
 import dev.ambershim.core.clocking.Rung;
 import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.fit.Heights;
+import dev.ambershim.core.fit.Instrument;
+import dev.ambershim.core.fit.Reading;
+import dev.ambershim.core.fit.ShimTerms;
+import dev.ambershim.core.fit.Top;
+import dev.ambershim.core.fit.TopKind;
 import dev.ambershim.core.forecast.OwnRecord;
 import dev.ambershim.core.forecast.Question;
 import dev.ambershim.core.forecast.Responses;
@@ -16,6 +23,7 @@ import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.forecast.WhatIf;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
@@ -41,6 +49,12 @@ import dev.ambershim.core.runlog.ReadNotes;
 import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.surface.Grit;
+import dev.ambershim.core.surface.LapPass;
+import dev.ambershim.core.surface.LapTerms;
+import dev.ambershim.core.surface.ProbedPoint;
+import dev.ambershim.core.surface.Relief;
+import dev.ambershim.core.surface.Surfaces;
 import dev.ambershim.logbook.Fixture;
 import dev.ambershim.logbook.results.ResultCsv;
 import dev.ambershim.logbook.store.Json;
@@ -56,6 +70,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -161,6 +176,89 @@ class ReportTest {
     // A job that nobody began has no diary.
     ReportFiles.write(assessment, Optional.empty(), Notation.METRIC, "today", html);
     assertThat(Files.readString(html)).doesNotContain("Diary");
+  }
+
+  /** A job with heights, a face probed twice and a pass between. */
+  private static Job measured(Job job) {
+    List<ProbedPoint> hollow = new ArrayList<>();
+    List<ProbedPoint> lapped = new ArrayList<>();
+    for (int x = -12; x <= 12; x += 6) {
+      for (int y = -12; y <= 12; y += 6) {
+        hollow.add(new ProbedPoint(x, y, 0.1 * (x * x + y * y)));
+        lapped.add(new ProbedPoint(x, y, Math.min(15, 0.1 * (x * x + y * y))));
+      }
+    }
+    return job.withHeights(
+            Heights.NONE.withTops(
+                List.of(
+                    new Top(
+                        "die",
+                        TopKind.DIE,
+                        0,
+                        0,
+                        9,
+                        19,
+                        false,
+                        Reading.of(Instrument.INDICATOR, 0.78, 0.781)),
+                    new Top(
+                        "shim",
+                        TopKind.SHIM,
+                        0,
+                        0,
+                        33,
+                        33,
+                        false,
+                        Reading.of(Instrument.INDICATOR, 0.73)))))
+        .withSurfaces(
+            new Surfaces(
+                List.of(
+                    new Relief(dev.ambershim.core.surface.Face.LID_TOP, "as it came", hollow, 0),
+                    new Relief(dev.ambershim.core.surface.Face.LID_TOP, "lapped", lapped, 1)),
+                List.of(
+                    new LapPass(
+                        dev.ambershim.core.surface.Face.LID_TOP, Grit.P800, 250, 10, 120, 4.0, "")),
+                LapTerms.USUAL));
+  }
+
+  @Test
+  void whatWasMeasuredStandsInTheReport() throws IOException {
+    Path target = folder.resolve("measured.html");
+    ReportFiles.write(
+        Assessment.of(measured(assessment.job()), Map.of(), Notation.METRIC),
+        Optional.empty(),
+        Notation.METRIC,
+        "2026-03-01",
+        target);
+    assertThat(Files.readString(target))
+        .contains("What was measured")
+        .contains("The die touches first in 1000 of 1000 draws")
+        .contains("Top of the lid: flat to")
+        .contains("Probed: as it came.")
+        .contains("P800, 250 strokes, 4.0 µm off");
+    assertThat(Measured.of(assessment.job(), Notation.METRIC)).isEmpty();
+  }
+
+  /** Kept as JSON and read again, nothing of it is lost, and an older job reads without it. */
+  @Test
+  void measurementsAreKeptWhole() throws IOException {
+    Job job = measured(assessment.job());
+    String json = Json.mapper().writeValueAsString(job);
+    assertThat(Json.mapper().readValue(json, Job.class)).isEqualTo(job);
+    ObjectNode older = (ObjectNode) Json.mapper().readTree(json);
+    older.remove(List.of("heights", "surfaces", "shim"));
+    Job read = Json.mapper().treeToValue(older, Job.class);
+    assertThat(read.heights()).isEqualTo(Heights.NONE);
+    assertThat(read.shim()).isEqualTo(ShimTerms.USUAL);
+    JobRules.check(job);
+    Job wrong =
+        job.withSurfaces(
+            Surfaces.NONE.with(
+                new Relief(
+                    dev.ambershim.core.surface.Face.DIE,
+                    "",
+                    List.of(new ProbedPoint(0, 0, Double.NaN)),
+                    0)));
+    assertThatThrownBy(() -> JobRules.check(wrong)).hasMessageContaining("no place");
   }
 
   @Test

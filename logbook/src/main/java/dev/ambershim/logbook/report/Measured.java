@@ -1,0 +1,139 @@
+package dev.ambershim.logbook.report;
+
+import dev.ambershim.core.finding.Finding;
+import dev.ambershim.core.fit.FitAnswer;
+import dev.ambershim.core.fit.FitWords;
+import dev.ambershim.core.fit.InnerGap;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.LappingQuestion;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.picture.FitPicture;
+import dev.ambershim.core.picture.ReliefPicture;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.surface.Face;
+import dev.ambershim.core.surface.FaceFinding;
+import dev.ambershim.core.surface.FaceReport;
+import dev.ambershim.core.surface.LapPass;
+import dev.ambershim.core.surface.LapWords;
+import dev.ambershim.core.surface.Relief;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What was measured and lapped, for the report: the fit, the lid's gap, each face, the passes. */
+final class Measured {
+  private static final int DRAWS = 200_000;
+  private static final double WIDTH = 680;
+
+  private Measured() {}
+
+  /** The chapter; nothing when nothing was measured. */
+  static List<Block> of(Job job, Notation notation) {
+    List<Block> blocks = new ArrayList<>();
+    boolean tops = job.heights().tops().stream().anyMatch(t -> t.height().taken());
+    if (!tops && job.surfaces().reliefs().isEmpty()) {
+      return blocks;
+    }
+    blocks.add(new Block.Heading("What was measured"));
+    if (tops) {
+      fit(blocks, job, notation);
+    }
+    for (Face face : Face.values()) {
+      face(blocks, job, face, notation);
+    }
+    passes(blocks, job, notation);
+    return blocks;
+  }
+
+  private static void fit(List<Block> blocks, Job job, Notation notation) {
+    FitAnswer fit = FitAnswer.of(job.heights(), job.cooler(), notation, DRAWS, Runnable::run);
+    Finding first = FitWords.first(fit, notation);
+    blocks.add(new Block.Paragraph(first.sentence()));
+    List<String> points = new ArrayList<>(FitWords.notes(fit, notation));
+    for (InnerGap gap : FitAnswer.innerGaps(job.heights(), job.chip(), false)) {
+      points.add(gap.finding("the lid", notation).sentence());
+    }
+    fit.drop(job.heights(), notation).ifPresent(d -> points.add(d.finding().sentence()));
+    if (!points.isEmpty()) {
+      blocks.add(new Block.Points(points));
+    }
+    blocks.add(
+        new Block.Figure(
+            FitPicture.of(
+                fit,
+                job.chip(),
+                job.heights().xLoad(),
+                job.heights().yLoad(),
+                notation,
+                WIDTH,
+                FitPicture.height(fit.rows().size())),
+            "How a flat plate comes to rest; nothing bends."));
+  }
+
+  private static void face(List<Block> blocks, Job job, Face face, Notation notation) {
+    List<Relief> all = job.surfaces().reliefs().stream().filter(r -> r.face() == face).toList();
+    if (all.isEmpty()) {
+      return;
+    }
+    try {
+      FaceReport first = FaceReport.of(all.get(0).points(), Optional.empty());
+      FaceReport last = FaceReport.of(all.get(all.size() - 1).points(), Optional.empty());
+      blocks.add(new Block.Paragraph(FaceFinding.of(last, face.words(), notation).sentence()));
+      double span = first.flatness().flttMicrometres();
+      relief(blocks, first, span, all.get(0), notation);
+      if (all.size() > 1) {
+        relief(blocks, last, span, all.get(all.size() - 1), notation);
+      }
+    } catch (Problem problem) {
+      blocks.add(new Block.Paragraph(face.words() + ": " + problem.getMessage()));
+    }
+  }
+
+  private static void relief(
+      List<Block> blocks, FaceReport report, double span, Relief relief, Notation notation) {
+    blocks.add(
+        new Block.Figure(
+            ReliefPicture.of(
+                report,
+                relief.face().words(),
+                Optional.empty(),
+                Optional.of(span),
+                notation,
+                WIDTH / 2,
+                300),
+            relief.note().isEmpty() ? "Probed." : "Probed: " + relief.note() + "."));
+  }
+
+  private static void passes(List<Block> blocks, Job job, Notation notation) {
+    List<String> points = new ArrayList<>();
+    for (LapPass p : job.surfaces().passes()) {
+      points.add(
+          "Lapped the "
+              + p.face().words()
+              + ": P"
+              + p.grit().number()
+              + ", "
+              + notation.whole(p.strokes(), Unit.COUNT)
+              + " strokes"
+              + (p.removedMicrometres() == null
+                  ? ""
+                  : ", "
+                      + notation.fixed(notation.shown(p.removedMicrometres(), Unit.MICROMETRE), 1)
+                      + " "
+                      + notation.symbol(Unit.MICROMETRE)
+                      + " off")
+              + ".");
+    }
+    if (!points.isEmpty()) {
+      blocks.add(new Block.Points(points));
+      try {
+        LappingQuestion.plan(job)
+            .ifPresent(
+                plan -> blocks.add(new Block.Paragraph(LapWords.plan(plan, notation).sentence())));
+      } catch (Problem problem) {
+        blocks.add(new Block.Paragraph(problem.getMessage()));
+      }
+    }
+  }
+}
