@@ -12,6 +12,7 @@ final class HeightDraws {
   private final double[][] factor;
   private final Source[] sources;
   private final double[][] spread;
+  private final double[] limit;
   private final int[] name;
   private final int nameCount;
 
@@ -27,6 +28,10 @@ final class HeightDraws {
     this.factor = factor;
     this.sources = sources;
     this.spread = Arrays.stream(sources).map(Source::spread).toArray(double[][]::new);
+    this.limit =
+        Arrays.stream(sources)
+            .mapToDouble(s -> s.standardMillimetres() == 0 || !s.bare() ? 0 : s.limit())
+            .toArray();
     this.name = name;
     this.nameCount = nameCount;
   }
@@ -85,7 +90,11 @@ final class HeightDraws {
    */
   int draw(SplittableRandom random, double[] error, double[] heights) {
     for (int s = 0; s < error.length; s++) {
-      error[s] = sources[s].draw(random, spread[s]);
+      // A bare tolerance, the usual case, is drawn on the spot.
+      error[s] =
+          limit[s] > 0
+              ? limit[s] * (2 * random.nextDouble() - 1)
+              : sources[s].draw(random, spread[s]);
     }
     int first = 0;
     for (int i = 0; i < heights.length; i++) {

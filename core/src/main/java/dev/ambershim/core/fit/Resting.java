@@ -1,8 +1,6 @@
 package dev.ambershim.core.fit;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
 
 /**
@@ -13,12 +11,14 @@ import org.locationtech.jts.geom.Coordinate;
 final class Resting {
   private static final int USUAL_EXCHANGES = 200;
   private static final int MOST_EXCHANGES = 100_000;
-  private static final int MOST_KEPT = 4096;
+
+  /** Up to so many places every triangle has a slot of its own. */
+  private static final int FEW = 24;
 
   private final Coordinate[] at;
   private final double xLoad;
   private final double yLoad;
-  private final Map<Long, Triangle> kept = new HashMap<>();
+  private final Triangle[] kept;
   private Triangle now;
 
   /** Three feet, and their shares at each place and at the load. */
@@ -32,14 +32,14 @@ final class Resting {
         features.stream()
             .map(f -> new Coordinate(f.xMillimetres(), f.yMillimetres()))
             .toArray(Coordinate[]::new);
+    kept = new Triangle[at.length <= FEW ? at.length * at.length * at.length : 0];
     now = triangle(feet[0], feet[1], feet[2]);
   }
 
   private Triangle triangle(int a, int b, int c) {
-    long key = ((long) a * at.length + b) * at.length + c;
-    Triangle known = kept.get(key);
-    if (known != null) {
-      return known;
+    int slot = kept.length == 0 ? -1 : (a * at.length + b) * at.length + c;
+    if (slot >= 0 && kept[slot] != null) {
+      return kept[slot];
     }
     double[] shares = new double[3 * at.length];
     for (int i = 0; i < at.length; i++) {
@@ -48,8 +48,8 @@ final class Resting {
     }
     Triangle made =
         new Triangle(a, b, c, shares, RestingContact.weights(at, a, b, c, xLoad, yLoad));
-    if (kept.size() < MOST_KEPT) {
-      kept.put(key, made);
+    if (slot >= 0) {
+      kept[slot] = made;
     }
     return made;
   }
@@ -117,20 +117,26 @@ final class Resting {
   }
 
   private void exchange(int enters) {
-    int[] feet = feet();
     int leaves = -1;
     double least = Double.POSITIVE_INFINITY;
     for (int t = 0; t < 3; t++) {
       double share = now.shares[3 * enters + t];
       if (share > 1e-12) {
         double ratio = Math.max(0, now.load[t]) / share;
-        if (ratio < least - 1e-15 || (ratio <= least && feet[t] < feet[leaves])) {
+        if (ratio < least - 1e-15 || (ratio <= least && foot(t) < foot(leaves))) {
           least = ratio;
           leaves = t;
         }
       }
     }
-    feet[leaves] = enters;
-    now = triangle(feet[0], feet[1], feet[2]);
+    now =
+        triangle(
+            leaves == 0 ? enters : now.a,
+            leaves == 1 ? enters : now.b,
+            leaves == 2 ? enters : now.c);
+  }
+
+  private int foot(int t) {
+    return t == 0 ? now.a : t == 1 ? now.b : now.c;
   }
 }

@@ -42,6 +42,16 @@ public final class Source {
     return new Source(name, limitMillimetres, 0, 0);
   }
 
+  /** Whether it is nothing but an error between limits. */
+  boolean bare() {
+    return scatter == 0;
+  }
+
+  /** Half the width of that, mm. */
+  double limit() {
+    return limit;
+  }
+
   /** Standard uncertainty: both parts together, mm. The t part counts as its scale (JCGM 100). */
   public double standardMillimetres() {
     return Math.sqrt(limit * limit / 3 + scatter * scatter);

@@ -39,14 +39,13 @@ record Repeats(
     double low = all.stream().mapToDouble(ProbedPoint::micrometres).min().orElse(0);
     double high = all.stream().mapToDouble(ProbedPoint::micrometres).max().orElse(0);
     double most = Math.max(LEAST_DOUBT, DOUBT_SHARE * (high - low));
-    Map<List<Long>, List<ProbedPoint>> places = new LinkedHashMap<>();
+    Map<Long, List<ProbedPoint>> places = new LinkedHashMap<>();
     for (ProbedPoint p : all) {
       places
           .computeIfAbsent(
-              List.of(
-                  Math.round(p.xMillimetres() / ProbeRules.SAME_PLACE),
-                  Math.round(p.yMillimetres() / ProbeRules.SAME_PLACE)),
-              k -> new ArrayList<>())
+              (Math.round(p.xMillimetres() / ProbeRules.SAME_PLACE) << 32)
+                  + Math.round(p.yMillimetres() / ProbeRules.SAME_PLACE),
+              k -> new ArrayList<>(2))
           .add(p);
     }
     List<ProbedPoint> points = new ArrayList<>();
