@@ -26,6 +26,8 @@ import picocli.CommandLine.Spec;
     mixinStandardHelpOptions = true,
     description = "Tell how a flat plate comes to rest on tops of different height.")
 final class RestCommand implements Callable<Integer> {
+  private static final int MOST_WORK = 40_000_000;
+
   @Spec CommandSpec spec;
 
   @Parameters(paramLabel = "FEATURES.rest.json", description = "The tops and the load.")
@@ -63,7 +65,7 @@ final class RestCommand implements Callable<Integer> {
                     tops.features(),
                     tops.xLoad(),
                     tops.yLoad(),
-                    TouchChances.USUAL_DRAWS,
+                    draws(tops.features().size()),
                     ForkJoinPool.commonPool()))
             : Optional.empty();
     if (json) {
@@ -73,6 +75,11 @@ final class RestCommand implements Callable<Integer> {
     }
     out.flush();
     return 0;
+  }
+
+  /** A million, and fewer where there are so many tops that they would take minutes. */
+  private static int draws(int tops) {
+    return Math.max(20_000, Math.min(TouchChances.USUAL_DRAWS, MOST_WORK / tops));
   }
 
   private static void print(

@@ -123,6 +123,9 @@ class MeasureTest extends DesktopTest {
     onFx(() -> ((ComboBox<?>) node("probe-grid")).getSelectionModel().select(0));
     fire("probe-begin");
     assertThat(text("gauge-next")).startsWith("1 of 9: top of the lid at right");
+    enter("gauge-typed", "0.012");
+    assertThat(model.messageProperty().get().text()).contains("looks like millimetres");
+    assertThat(text("gauge-next")).startsWith("1 of 9");
     for (int i = 0; i < 9; i++) {
       enter("gauge-typed", Integer.toString(10 + (i == 4 ? 25 : i)));
     }

@@ -3,8 +3,10 @@ package dev.ambershim.core.fit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
-import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
+import java.util.concurrent.FutureTask;
 
 /**
  * How likely each top is to touch first and to carry the plate, by draws of every error at once
@@ -53,17 +55,21 @@ public record TouchChances(List<Chance> chances, int draws) {
     List<String> names = features.stream().map(Feature::name).distinct().toList();
     HeightDraws model = HeightDraws.of(features, names);
     SplittableRandom seeds = new SplittableRandom(20_260_406);
-    List<CompletableFuture<long[][]>> blocks = new ArrayList<>();
+    List<FutureTask<long[][]>> blocks = new ArrayList<>();
     for (int b = 0; b < BLOCKS; b++) {
       int share = draws / BLOCKS + (b < draws % BLOCKS ? 1 : 0);
       SplittableRandom random = seeds.split();
       Resting resting = new Resting(features, xLoad, yLoad);
-      blocks.add(
-          CompletableFuture.supplyAsync(() -> count(model, share, random, resting), executor));
+      blocks.add(new FutureTask<>(() -> count(model, share, random, resting)));
+    }
+    blocks.forEach(executor::execute);
+    // The calling thread helps from the other end; a block that runs already is not run again.
+    for (int b = BLOCKS - 1; b >= 0; b--) {
+      blocks.get(b).run();
     }
     long[][] sum = new long[2][names.size()];
-    for (CompletableFuture<long[][]> block : blocks) {
-      long[][] part = block.join();
+    for (FutureTask<long[][]> block : blocks) {
+      long[][] part = result(block);
       for (int k = 0; k < 2; k++) {
         for (int i = 0; i < names.size(); i++) {
           sum[k][i] += part[k][i];
@@ -75,6 +81,17 @@ public record TouchChances(List<Chance> chances, int draws) {
       chances.add(new Chance(names.get(i), (double) sum[0][i] / draws, (double) sum[1][i] / draws));
     }
     return new TouchChances(chances, draws);
+  }
+
+  private static long[][] result(FutureTask<long[][]> block) {
+    try {
+      return block.get();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new CancellationException("the draws were stopped");
+    } catch (ExecutionException e) {
+      throw new IllegalStateException(e.getCause());
+    }
   }
 
   private static long[][] count(

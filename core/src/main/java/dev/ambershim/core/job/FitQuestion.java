@@ -12,9 +12,13 @@ import dev.ambershim.core.fit.RestingContact;
 import dev.ambershim.core.forecast.BuildStack;
 import dev.ambershim.core.forecast.CoreLayout;
 import dev.ambershim.core.forecast.Situation;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.surface.Face;
 import dev.ambershim.core.surface.JointCost;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 
 /** What a resting plate's tilt does to the joint over the bare die, and so to the cores. */
@@ -77,6 +81,28 @@ public final class FitQuestion {
         .findFirst()
         .map(r -> r.height().nominal())
         .orElse(described);
+  }
+
+  /** Where a die's reading and the chip's own figure do not go together, a sentence each. */
+  public static List<String> disagreements(Job job, FitAnswer fit, Notation notation) {
+    List<String> words = new ArrayList<>();
+    for (Die d : job.chip().dies()) {
+      for (FitAnswer.Row row : fit.rows()) {
+        double read = row.height().nominal() * 1000;
+        double doubt = Math.max(5, 2000 * row.height().standardMillimetres());
+        if (row.top().name().equals(d.name()) && Math.abs(read - d.heightMicrometres()) > doubt) {
+          words.add(
+              "The section says "
+                  + notation.text(d.heightMicrometres(), Unit.MICROMETRE)
+                  + " for the "
+                  + d.name()
+                  + ", and you read "
+                  + notation.text(read, Unit.MICROMETRE)
+                  + ": put the section right, since Weigh reckons with it.");
+        }
+      }
+    }
+    return words;
   }
 
   /**

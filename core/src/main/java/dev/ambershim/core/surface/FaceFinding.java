@@ -1,11 +1,14 @@
 package dev.ambershim.core.surface;
 
+import dev.ambershim.core.conduction.Patch;
 import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.finding.Working;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.problem.Problem;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What a face report says in a sentence, with its working. */
 public final class FaceFinding {
@@ -87,6 +90,50 @@ public final class FaceFinding {
               + ", a wedge if the gauge was set to the other face";
       case FLAT -> "; no bow or twist stands out";
     };
+  }
+
+  /**
+   * What to know beside the figure: how flat it is over the die alone, and where it stands up.
+   *
+   * @param die the die's outline, if the face lies over it
+   */
+  public static List<String> notes(FaceReport report, Optional<Patch> die, Notation notation) {
+    List<String> notes = new ArrayList<>();
+    die.ifPresent(
+        d -> {
+          List<ProbedPoint> inside =
+              report.points().stream()
+                  .filter(p -> d.holds(p.xMillimetres(), p.yMillimetres()))
+                  .toList();
+          try {
+            double zone = Flatness.of(inside).zoneMicrometres();
+            notes.add(
+                "Over the die alone: flat to "
+                    + notation.text(zone, Unit.MICROMETRE)
+                    + " over "
+                    + inside.size()
+                    + " places.");
+          } catch (Problem few) {
+            notes.add("Over the die alone too few places were probed to say how flat it is there.");
+          }
+        });
+    List<HighSpot> spots = report.highSpots().stream().limit(3).toList();
+    if (!spots.isEmpty()) {
+      List<String> words = new ArrayList<>();
+      for (HighSpot s : spots) {
+        words.add(
+            (words.size() + 1)
+                + " at right "
+                + notation.text(s.xMillimetres(), Unit.MILLIMETRE)
+                + ", above "
+                + notation.text(s.yMillimetres(), Unit.MILLIMETRE)
+                + " ("
+                + notation.text(s.micrometres(), Unit.MICROMETRE)
+                + ")");
+      }
+      notes.add("High spots, the first to show on paper: " + String.join("; ", words) + ".");
+    }
+    return notes;
   }
 
   /** Places to probe again, a sentence each. */

@@ -5,6 +5,7 @@ import dev.ambershim.core.finding.Interval;
 import dev.ambershim.core.finding.Working;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.problem.Problem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -82,6 +83,57 @@ public final class LapWords {
   private static String round(double strokes, Notation notation) {
     double step = strokes < 100 ? 5 : strokes < 1000 ? 10 : 100;
     return notation.whole(Math.max(step, step * Math.round(strokes / step)), Unit.COUNT);
+  }
+
+  /** The lapping log of a face: probings and passes in their order, a line each. */
+  public static List<String> log(Surfaces surfaces, Face face, Notation notation) {
+    List<String> lines = new ArrayList<>();
+    int pass = 0;
+    probings(lines, surfaces, face, 0, notation);
+    for (LapPass p : surfaces.passes()) {
+      if (p.face() != face) {
+        continue;
+      }
+      pass++;
+      lines.add(
+          "Pass "
+              + pass
+              + ": P"
+              + p.grit().number()
+              + ", "
+              + notation.whole(p.strokes(), Unit.COUNT)
+              + " strokes, "
+              + (p.removedMicrometres() == null
+                  ? "not measured"
+                  : notation.fixed(notation.shown(p.removedMicrometres(), Unit.MICROMETRE), 1)
+                      + " "
+                      + notation.symbol(Unit.MICROMETRE)
+                      + " off"));
+      probings(lines, surfaces, face, pass, notation);
+    }
+    return lines;
+  }
+
+  private static void probings(
+      List<String> lines, Surfaces surfaces, Face face, int stage, Notation notation) {
+    for (Relief r : surfaces.reliefs()) {
+      if (r.face() == face && r.stage() == stage) {
+        String flat = "";
+        try {
+          double zone = FaceReport.of(r.points(), Optional.empty()).flatness().zoneMicrometres();
+          flat = ": flat to " + notation.text(zone, Unit.MICROMETRE);
+        } catch (Problem few) {
+          flat = ", too few to say more";
+        }
+        lines.add(
+            "Probed "
+                + (r.note().isEmpty() ? "" : r.note() + " ")
+                + "at "
+                + r.points().size()
+                + " places"
+                + flat);
+      }
+    }
   }
 
   /** What lapping does to the spread between cores. */

@@ -86,6 +86,18 @@ public final class ProbeTable {
     return points;
   }
 
+  /** Whether a text begins with the header of such a table. */
+  public static boolean looksLike(String text) {
+    String first =
+        text.replace("\uFEFF", "")
+            .stripLeading()
+            .lines()
+            .findFirst()
+            .orElse("")
+            .toLowerCase(Locale.ROOT);
+    return first.matches(".*\\bx[_ \\[(].*") && first.matches(".*\\bz[_ \\[(].*");
+  }
+
   /** The table of points, as it is read. */
   public static String write(List<ProbedPoint> points) {
     StringWriter text = new StringWriter();

@@ -194,6 +194,9 @@ class FitAnswerTest {
         FitQuestion.tilted(job, fit(heights(0.78, 0.73)), SolveWatch.NONE).orElseThrow();
     assertThat(level.meanKelvin()).isCloseTo(0, within(0.01));
     assertThat(level.thickMicrometres()).isCloseTo(40, within(0.01));
+    assertThat(FitQuestion.disagreements(job, fit(heights(0.78, 0.73)), Notation.METRIC)).isEmpty();
+    assertThat(FitQuestion.disagreements(job, fit(heights(0.81, 0.73)), Notation.METRIC).get(0))
+        .contains("says 780 µm for the die, and you read 810 µm");
     List<Top> tops = new ArrayList<>(heights(0.78, 0.73).tops());
     tops.add(
         new Top(

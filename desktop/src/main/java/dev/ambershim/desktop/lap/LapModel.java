@@ -36,6 +36,7 @@ public final class LapModel {
    * @param gain what it would gain; empty when the face meets nothing
    * @param first the face as it was first probed
    * @param latest as it was probed last
+   * @param log the lapping log
    * @param cautions what can hurt
    */
   public record Shown(
@@ -48,6 +49,7 @@ public final class LapModel {
       Optional<LappingGain> gain,
       Optional<FaceReport> first,
       Optional<FaceReport> latest,
+      List<String> log,
       List<String> cautions) {}
 
   private final ShellModel shell;
@@ -143,6 +145,7 @@ public final class LapModel {
           gain,
           first,
           latest,
+          LapWords.log(job.surfaces(), face, notation),
           LapWords.cautions(job.surfaces().terms()));
     } catch (Problem problem) {
       return new Shown(
@@ -155,6 +158,7 @@ public final class LapModel {
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
+          LapWords.log(job.surfaces(), face, notation),
           LapWords.cautions(job.surfaces().terms()));
     }
   }

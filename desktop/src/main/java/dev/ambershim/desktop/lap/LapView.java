@@ -225,6 +225,7 @@ public final class LapView implements StageView {
     Notation notation = shell.notationProperty().get();
     boolean dark = shell.themeProperty().get().dark();
     Face face = shown.job().surfaces().terms().face();
+    passes.show(shown.log());
     cautions.getChildren().clear();
     watch.getChildren().clear();
     shown.cautions().forEach(c -> cautions.getChildren().add(Labels.wrapped(c, "reason")));

@@ -1,21 +1,16 @@
 package dev.ambershim.desktop.lap;
 
-import dev.ambershim.core.job.Job;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.surface.FaceReport;
 import dev.ambershim.core.surface.Grit;
 import dev.ambershim.core.surface.LapPass;
 import dev.ambershim.core.surface.LapTerms;
-import dev.ambershim.core.surface.Relief;
-import dev.ambershim.core.surface.Surfaces;
 import dev.ambershim.desktop.shell.Labels;
 import dev.ambershim.desktop.shell.ShellModel;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -114,69 +109,18 @@ final class PassPanel extends VBox {
   }
 
   void refresh() {
-    Job job = model.jobProperty().get();
-    Notation notation = model.notationProperty().get();
-    removed.setPromptText("came off, " + notation.symbol(Unit.MICROMETRE));
-    Surfaces s = job.surfaces();
-    undo.setDisable(s.passes().isEmpty() || model.readOnly());
+    removed.setPromptText("came off, " + model.notationProperty().get().symbol(Unit.MICROMETRE));
+    undo.setDisable(model.jobProperty().get().surfaces().passes().isEmpty() || model.readOnly());
+  }
+
+  /** Shows the log. */
+  void show(List<String> lines) {
     rows.getChildren().clear();
-    List<Relief> probed = s.reliefs().stream().filter(r -> r.face() == s.terms().face()).toList();
-    int pass = 0;
-    probings(probed, 0, notation);
-    for (LapPass p : s.passes()) {
-      if (p.face() != s.terms().face()) {
-        continue;
-      }
-      pass++;
-      rows.getChildren()
-          .add(
-              Labels.line(
-                  "Pass "
-                      + pass
-                      + ": P"
-                      + p.grit().number()
-                      + ", "
-                      + notation.whole(p.strokes(), Unit.COUNT)
-                      + " strokes, "
-                      + (p.removedMicrometres() == null
-                          ? "not measured"
-                          : notation.fixed(
-                                  notation.shown(p.removedMicrometres(), Unit.MICROMETRE), 1)
-                              + " "
-                              + notation.symbol(Unit.MICROMETRE)
-                              + " came off")));
-      probings(probed, pass, notation);
+    for (String line : lines) {
+      rows.getChildren().add(Labels.line(line, line.startsWith("Pass") ? "label" : "quiet"));
     }
-    if (rows.getChildren().isEmpty()) {
+    if (lines.isEmpty()) {
       rows.getChildren().add(Labels.line("Nothing lapped yet.", "hint"));
-    }
-  }
-
-  private void probings(List<Relief> probed, int stage, Notation notation) {
-    for (Relief r : probed) {
-      if (r.stage() == stage) {
-        rows.getChildren()
-            .add(
-                Labels.line(
-                    "Probed "
-                        + (r.note().isEmpty() ? "" : r.note() + " ")
-                        + "at "
-                        + r.points().size()
-                        + " places"
-                        + zone(r)
-                            .map(z -> ": flat to " + notation.text(z, Unit.MICROMETRE))
-                            .orElse(""),
-                    "quiet"));
-      }
-    }
-  }
-
-  private static Optional<Double> zone(Relief relief) {
-    try {
-      return Optional.of(
-          FaceReport.of(relief.points(), Optional.empty()).flatness().zoneMicrometres());
-    } catch (Problem few) {
-      return Optional.empty();
     }
   }
 }

@@ -1,8 +1,6 @@
 package dev.ambershim.desktop.measure;
 
 import dev.ambershim.core.conduction.Patch;
-import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.LappingQuestion;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.picture.ReliefPicture;
@@ -10,7 +8,6 @@ import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.surface.Face;
 import dev.ambershim.core.surface.FaceFinding;
 import dev.ambershim.core.surface.FaceReport;
-import dev.ambershim.core.surface.HighSpot;
 import dev.ambershim.core.surface.Outlier;
 import dev.ambershim.core.surface.ProbeTable;
 import dev.ambershim.core.surface.ProbedPoint;
@@ -103,40 +100,62 @@ final class FacePanel extends VBox {
     return measure.faceProperty().get();
   }
 
-  private void read(Path file) {
+  /** Reads a file that was dropped, if it is a table of probed heights. */
+  boolean takes(Path file) {
     try {
-      String name = file.getFileName().toString();
-      List<ProbedPoint> points =
-          ProbeTable.read(name, new String(LogFiles.read(file), StandardCharsets.UTF_8));
-      Face face = face();
-      FaceReport.of(points, Optional.empty());
-      model.edit(
-          "probing of " + face.words() + ": " + name,
-          job ->
-              job.withSurfaces(
-                  job.surfaces()
-                      .with(new Relief(face, name, points, job.surfaces().passes(face)))));
-    } catch (Problem problem) {
-      model.say(problem.in(file.getFileName().toString()).getMessage());
+      boolean table =
+          !model.readOnly()
+              && ProbeTable.looksLike(new String(LogFiles.read(file), StandardCharsets.UTF_8));
+      if (table) {
+        read(file);
+      }
+      return table;
+    } catch (Problem unreadable) {
+      return false; // whoever takes it next says so
     }
   }
 
-  private void write(Path file) {
+  private void read(Path file) {
+    String name = file.getFileName().toString();
+    Face face = face();
     model
-        .jobProperty()
-        .get()
-        .surfaces()
-        .latest(face())
-        .ifPresent(
-            r -> {
+        .work()
+        .submit(
+            "reading " + name,
+            progress -> {
               try {
-                WholeFile.write(
-                    file, ProbeTable.write(r.points()).getBytes(StandardCharsets.UTF_8));
-                model.say("Written: " + file.getFileName() + ".");
+                List<ProbedPoint> points =
+                    ProbeTable.read(name, new String(LogFiles.read(file), StandardCharsets.UTF_8));
+                FaceReport.of(points, Optional.empty());
+                return points;
               } catch (Problem problem) {
-                model.say(problem.getMessage());
+                throw problem.in(name);
               }
-            });
+            },
+            points ->
+                model.edit(
+                    "probing of " + face.words() + ": " + name,
+                    job ->
+                        job.withSurfaces(
+                            job.surfaces()
+                                .with(
+                                    new Relief(face, name, points, job.surfaces().passes(face))))));
+  }
+
+  private void write(Path file) {
+    Optional<Relief> relief = model.jobProperty().get().surfaces().latest(face());
+    if (relief.isPresent()) {
+      model
+          .work()
+          .submit(
+              "writing " + file.getFileName(),
+              progress -> {
+                String table = ProbeTable.write(relief.get().points());
+                WholeFile.write(file, table.getBytes(StandardCharsets.UTF_8));
+                return file;
+              },
+              done -> model.say("Written: " + done.getFileName() + "."));
+    }
   }
 
   void refresh(MeasureModel.Shown now) {
@@ -161,10 +180,9 @@ final class FacePanel extends VBox {
     if (!note.isEmpty()) {
       why.add("Probed: " + note + ".");
     }
-    overDie(now.job(), report).ifPresent(w -> why.add(w.apply(notation)));
-    spots(report, notation).ifPresent(why::add);
+    why.addAll(now.faceNotes());
     answer.show(FaceFinding.of(report, now.face().words(), notation), why, notation);
-    Optional<Patch> die = dieOn(now.job(), now.face());
+    Optional<Patch> die = MeasureModel.dieOn(now.job(), now.face());
     relief.show(
         (w, h) ->
             ReliefPicture.of(report, now.face().words(), die, Optional.empty(), notation, w, h),
@@ -204,65 +222,5 @@ final class FacePanel extends VBox {
   private static boolean same(ProbedPoint a, ProbedPoint b) {
     return Math.hypot(a.xMillimetres() - b.xMillimetres(), a.yMillimetres() - b.yMillimetres())
         < 0.01;
-  }
-
-  private static Optional<Patch> dieOn(Job job, Face face) {
-    return face == Face.DIE || face == Face.LAP
-        ? Optional.empty()
-        : Optional.of(LappingQuestion.outline(job, Face.DIE));
-  }
-
-  /** A sentence that is written in the person's notation. */
-  private interface Sentence {
-    String apply(Notation notation);
-  }
-
-  /** How flat the face is over the die alone, where enough places lie there. */
-  private static Optional<Sentence> overDie(Job job, FaceReport report) {
-    Patch die = LappingQuestion.outline(job, Face.DIE);
-    List<ProbedPoint> inside =
-        report.points().stream()
-            .filter(p -> die.holds(p.xMillimetres(), p.yMillimetres()))
-            .toList();
-    if (inside.size() == report.points().size()) {
-      return Optional.empty();
-    }
-    try {
-      double zone = FaceReport.of(inside, Optional.empty()).flatness().zoneMicrometres();
-      return Optional.of(
-          n ->
-              "Over the die alone: flat to "
-                  + n.text(zone, Unit.MICROMETRE)
-                  + " over "
-                  + inside.size()
-                  + " places.");
-    } catch (Problem few) {
-      return Optional.of(
-          n -> "Over the die alone too few places were probed to say how flat it is there.");
-    }
-  }
-
-  private static Optional<String> spots(FaceReport report, Notation notation) {
-    if (report.highSpots().isEmpty()) {
-      return Optional.empty();
-    }
-    StringBuilder words = new StringBuilder("High spots, the first to show on paper:");
-    int number = 1;
-    for (HighSpot s : report.highSpots()) {
-      if (number > 3) {
-        break;
-      }
-      words
-          .append(number == 1 ? " " : "; ")
-          .append(number++)
-          .append(" at right ")
-          .append(notation.text(s.xMillimetres(), Unit.MILLIMETRE))
-          .append(", above ")
-          .append(notation.text(s.yMillimetres(), Unit.MILLIMETRE))
-          .append(" (")
-          .append(notation.text(s.micrometres(), Unit.MICROMETRE))
-          .append(")");
-    }
-    return Optional.of(words.append(".").toString());
   }
 }

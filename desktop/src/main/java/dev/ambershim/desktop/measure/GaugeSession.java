@@ -7,6 +7,7 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.LappingQuestion;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.surface.Face;
 import dev.ambershim.core.surface.ProbedPoint;
@@ -35,6 +36,9 @@ final class GaugeSession {
   private static final double EDGE = 2;
 
   private static final double MOST = 60;
+
+  /** No gauge by hand tells less, so a smaller figure is in another unit, µm. */
+  private static final double LEAST_MICROMETRES = 0.09;
 
   /**
    * One reading to come.
@@ -199,6 +203,13 @@ final class GaugeSession {
   void type(String text, Unit unit) {
     Notation notation = model.notationProperty().get();
     double value = notation.read(text, unit, "height");
+    if (unit == Unit.MICROMETRE && value != 0 && Math.abs(value) < LEAST_MICROMETRES) {
+      throw new Problem(
+          "gauge.unit",
+          Place.field("height"),
+          text.strip() + " looks like millimetres; this field is " + notation.symbol(unit) + ".",
+          "Type it times 1000.");
+    }
     take(unit == Unit.MICROMETRE ? value / 1000 : value);
   }
 

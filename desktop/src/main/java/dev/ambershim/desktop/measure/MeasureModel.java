@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.measure;
 
+import dev.ambershim.core.conduction.Patch;
 import dev.ambershim.core.conduction.SolveWatch;
 import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.fit.CoolerDrop;
@@ -9,10 +10,12 @@ import dev.ambershim.core.fit.InnerGap;
 import dev.ambershim.core.fit.ShimOutline;
 import dev.ambershim.core.job.FitQuestion;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.LappingQuestion;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.surface.Face;
+import dev.ambershim.core.surface.FaceFinding;
 import dev.ambershim.core.surface.FaceReport;
 import dev.ambershim.core.surface.Relief;
 import dev.ambershim.desktop.shell.ShellModel;
@@ -44,6 +47,7 @@ public final class MeasureModel {
    * @param screws what follows for the mount
    * @param face the face that is looked at
    * @param report that face, judged; empty while it is not probed
+   * @param faceNotes what to know beside it
    * @param faceProblem why it cannot be judged
    * @param sheet the sheet to cut; empty when nothing is left of it
    * @param sheetProblem why there is none
@@ -57,6 +61,7 @@ public final class MeasureModel {
       List<String> screws,
       Face face,
       Optional<FaceReport> report,
+      List<String> faceNotes,
       String faceProblem,
       Optional<ShimOutline> sheet,
       String sheetProblem) {}
@@ -120,6 +125,7 @@ public final class MeasureModel {
     List<String> notes = new ArrayList<>(FitWords.notes(fit, notation));
     FitQuestion.tilted(job, fit, watch)
         .ifPresent(t -> notes.add(Math.min(1, notes.size()), tilt(t, notation)));
+    notes.addAll(FitQuestion.disagreements(job, fit, notation));
     List<Finding> lid = new ArrayList<>();
     for (InnerGap gap : FitAnswer.innerGaps(job.heights(), job.chip(), false)) {
       lid.add(gap.finding("the lid", notation));
@@ -155,9 +161,17 @@ public final class MeasureModel {
         drop.map(CoolerDrop::notes).orElse(List.of()),
         face,
         report,
+        report.map(r -> FaceFinding.notes(r, dieOn(job, face), notation)).orElse(List.of()),
         faceProblem,
         sheet,
         sheetProblem);
+  }
+
+  /** The die under or over a face, to be shown on it. */
+  static Optional<Patch> dieOn(Job job, Face face) {
+    return face == Face.DIE || face == Face.LAP
+        ? Optional.empty()
+        : Optional.of(LappingQuestion.outline(job, Face.DIE));
   }
 
   private static String tilt(FitQuestion.Tilted t, Notation notation) {

@@ -12,6 +12,7 @@ import dev.ambershim.desktop.shell.ShellView;
 import dev.ambershim.desktop.shell.Stage;
 import dev.ambershim.desktop.shell.StageView;
 import dev.ambershim.desktop.sound.Bell;
+import java.nio.file.Path;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 
@@ -116,6 +117,11 @@ public final class MeasureView implements StageView {
   @Override
   public void toggleWorking() {
     answer.toggleWorking();
+  }
+
+  @Override
+  public boolean takes(Path file) {
+    return face.takes(file);
   }
 
   @Override

@@ -147,8 +147,6 @@ public final class Screenshots extends Application {
             this::planned));
     shots.add(new Shot("measure", () -> go(Stage.MEASURE), this::measured));
     shots.add(new Shot("measure-face", () -> scrollTo("#face-answer"), this::measured));
-    shots.add(new Shot("x-rows", () -> scrollTo("#top-0"), this::measured));
-    shots.add(new Shot("x-lid", () -> scrollTo("#lid-answers"), this::measured));
     shots.add(new Shot("measure-shim", () -> scrollTo("#shim-answer"), this::measured));
     shots.add(new Shot("lap", () -> go(Stage.LAP), this::measured));
     shots.add(
@@ -161,7 +159,6 @@ public final class Screenshots extends Application {
               go(Stage.PROVE);
             }));
     shots.add(new Shot("measure-paper", () -> go(Stage.MEASURE), this::measured));
-    shots.add(new Shot("x-lappaper", () -> go(Stage.LAP), this::measured));
     shots.add(
         new Shot(
             "conduct",

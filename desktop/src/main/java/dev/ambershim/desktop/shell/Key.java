@@ -20,9 +20,15 @@ enum Key {
       "Ctrl+W",
       "show or hide how the answer was worked out",
       v -> v.onStage(StageView::toggleWorking)),
-  NEXT("Alt+Down", "next option in Weigh", v -> v.onStage(s -> s.nudge(1))),
-  PREVIOUS("Alt+Up", "option before in Weigh", v -> v.onStage(s -> s.nudge(-1))),
-  ACCEPT("Alt+Enter", "plan the picked option", v -> v.onStage(StageView::accept)),
+  NEXT(
+      "Alt+Down",
+      "next option in Weigh, next face in Measure and Lap",
+      v -> v.onStage(s -> s.nudge(1))),
+  PREVIOUS("Alt+Up", "option or face before", v -> v.onStage(s -> s.nudge(-1))),
+  ACCEPT(
+      "Alt+Enter",
+      "plan the picked option; in Measure: touch down",
+      v -> v.onStage(StageView::accept)),
   SIDE("Ctrl+B", "section before or after", ShellView::toggleSide),
   REPORT("Ctrl+P", "write the report (PDF or HTML)", ShellView::pickReport),
   RESULTS("Ctrl+R", "write the results (JSON or CSV)", ShellView::pickResults),

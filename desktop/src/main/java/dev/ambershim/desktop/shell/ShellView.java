@@ -423,7 +423,12 @@ public final class ShellView extends StackPane {
   }
 
   private void dropped(List<Path> files, Side side) {
-    List<Path> logs = files.stream().filter(f -> !DropTargets.bundle(f)).toList();
+    // What the stage on screen can use itself, such as probed heights in Measure, is its own.
+    StageView here = built.get(model.stageProperty().get());
+    List<Path> logs =
+        files.stream()
+            .filter(f -> !DropTargets.bundle(f) && (here == null || !here.takes(f)))
+            .toList();
     files.stream().filter(DropTargets::bundle).forEach(model.traffic()::readBundle);
     addLogs(logs, side);
   }

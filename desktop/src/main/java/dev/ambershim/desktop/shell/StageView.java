@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.shell;
 
+import java.nio.file.Path;
 import javafx.scene.Node;
 
 /** What a stage puts into the middle of the shell. */
@@ -18,6 +19,11 @@ public interface StageView {
 
   /** Sets up a conducted run, where the stage has runs. */
   default void conduct() {}
+
+  /** Takes a file that was dropped, if it is one that the stage can use. */
+  default boolean takes(Path file) {
+    return false;
+  }
 
   /** Goes to where a rung of the clock ladder is written down, where the stage has one. */
   default void writeRung() {}
