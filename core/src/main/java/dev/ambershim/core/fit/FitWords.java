@@ -148,7 +148,8 @@ public final class FitWords {
   public static List<String> notes(FitAnswer fit, Notation notation) {
     List<String> notes = new ArrayList<>();
     for (Proud p : fit.prouds()) {
-      if (p.kind() == TopKind.SHIM || p.kind() == TopKind.FRAME) {
+      boolean said = fit.dieFirst() < 1 - SURE && p.over().nominal() < 0;
+      if (!said && (p.kind() == TopKind.SHIM || p.kind() == TopKind.FRAME)) {
         double over = p.over().nominal();
         notes.add(
             "The die stands "

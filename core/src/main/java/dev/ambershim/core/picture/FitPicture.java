@@ -95,7 +95,7 @@ public final class FitPicture {
                 xs[k] = at.x(feet.get(k % 3).xMillimetres());
                 ys[k] = at.y(feet.get(k % 3).yMillimetres());
               }
-              pen.trace(xs, ys, Tone.AMBER, 2);
+              pen.trace(xs, ys, Tone.INK, 1.5);
               for (int k = 0; k < 3; k++) {
                 pen.box(xs[k] - 5, ys[k] - 5, 10, 10, Tone.INK, feet.get(k).name());
                 pen.box(xs[k] - 3, ys[k] - 3, 6, 6, Tone.AMBER, feet.get(k).name());

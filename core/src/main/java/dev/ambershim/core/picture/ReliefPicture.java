@@ -74,8 +74,9 @@ public final class ReliefPicture {
       if (number > 3) {
         break;
       }
-      double x = at.x(s.xMillimetres());
-      double y = at.y(s.yMillimetres());
+      // A sign at the edge is drawn inside it, where the map's colours are its ground.
+      double x = Math.max(at.x(box[0]) + 8, Math.min(at.x(box[1]) - 8, at.x(s.xMillimetres())));
+      double y = Math.max(at.y(box[3]) + 8, Math.min(at.y(box[2]) - 8, at.y(s.yMillimetres())));
       pen.trace(
           new double[] {x - 6, x + 6, x, x - 6},
           new double[] {y + 5, y + 5, y - 6, y + 5},

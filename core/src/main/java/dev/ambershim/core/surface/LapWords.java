@@ -58,6 +58,7 @@ public final class LapWords {
     inputs.add(new Working.Input("wanted", plan.terms().target(), "µm"));
     inputs.add(new Working.Input("press", plan.terms().press(), "N"));
     inputs.add(new Working.Input("stroke", plan.terms().stroke(), "mm"));
+    inputs.add(new Working.Input("face that touches now", 100 * plan.contactNow(), "%"));
     inputs.add(new Working.Input("plating", plan.terms().plating(), "µm"));
     inputs.add(new Working.Input("own passes measured", plan.measured(), ""));
     for (LappingPlan.Step s : plan.steps()) {
@@ -147,6 +148,24 @@ public final class LapWords {
         + " thicker at its widest than where the faces touch.";
   }
 
+  /** Press and turning, paper by paper. */
+  private static String each(LappingPlan plan, Notation notation) {
+    List<String> papers = new ArrayList<>();
+    for (LappingPlan.Step s : plan.steps()) {
+      papers.add(
+          "P"
+              + s.grit().number()
+              + " at "
+              + notation.fixed(plan.terms().press(), 0)
+              + " N ("
+              + notation.significant(s.kilopascals())
+              + " kPa on what touches), a quarter turn every "
+              + round(s.turnStrokes(), notation)
+              + " strokes");
+    }
+    return String.join("; ", papers) + ".";
+  }
+
   /**
    * What to watch, a sentence each.
    *
@@ -159,9 +178,8 @@ public final class LapWords {
     LapTerms terms = plan.terms();
     if (!plan.steps().isEmpty()) {
       notes.add(
-          "Turn by a quarter every "
-              + round(plan.turnStrokes(), notation)
-              + " strokes, and press within "
+          each(plan, notation)
+              + " Press within "
               + notation.text(plan.kernMillimetres(), Unit.MILLIMETRE)
               + " of the middle: farther out the far edge lifts and the near one is rounded.");
       if (plan.breakThrough().happens()) {

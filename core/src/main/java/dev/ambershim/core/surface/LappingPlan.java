@@ -24,8 +24,6 @@ import java.util.List;
  * @param leftMillimetres thickness left
  * @param kernMillimetres how far off the middle one may press before the far edge lifts: a sixth of
  *     the lesser side (middle third, any textbook of statics)
- * @param turnStrokes turn by a quarter after so many strokes, so that the hand's offset stays below
- *     2 µm of wedge
  * @param measured how many own passes the rates rest on
  */
 public record LappingPlan(
@@ -40,7 +38,6 @@ public record LappingPlan(
     double bareShare,
     double leftMillimetres,
     double kernMillimetres,
-    double turnStrokes,
     int measured) {
   /** Wedge that a set of strokes may leave, µm. */
   private static final double WEDGE = 2;
@@ -55,8 +52,17 @@ public record LappingPlan(
    * @param strokes one way each, likely
    * @param interval where they lie, 95 %
    * @param removedMicrometres mean over the face
+   * @param kilopascals press on what touches when the paper is begun
+   * @param turnStrokes turn by a quarter after so many, so that the hand's offset stays below 2 µm
+   *     of wedge
    */
-  public record Step(Grit grit, double strokes, Interval interval, double removedMicrometres) {}
+  public record Step(
+      Grit grit,
+      double strokes,
+      Interval interval,
+      double removedMicrometres,
+      double kilopascals,
+      double turnStrokes) {}
 
   /**
    * Where and when the plating breaks through.
@@ -97,6 +103,8 @@ public record LappingPlan(
             passes.stream().filter(p -> p.face() == terms.face()).toList(), removal.area(), metal);
     double zone = report.flatness().zoneMicrometres();
     double perStroke = terms.press() * terms.stroke() / 1000;
+    double narrow = Math.min(face.widthMillimetres(), face.depthMillimetres());
+    double depth = WEDGE * narrow / (12 * terms.offset());
     List<Step> steps = new ArrayList<>();
     double level = removal.leaving(terms.target());
     double cut = zone <= terms.target() ? 0 : removal.high() - level;
@@ -107,6 +115,8 @@ public record LappingPlan(
       for (Grit grit : Grit.ladder(first, terms.last())) {
         double volume;
         double plating;
+        double touching =
+            steps.isEmpty() ? removal.contact(removal.high() - grit.scratchMicrometres()) : 1;
         if (steps.isEmpty()) {
           volume = removal.volumeAbove(level);
           plating = removal.platingAbove(level, terms.plating());
@@ -126,13 +136,12 @@ public record LappingPlan(
                 grit,
                 strokes,
                 new Interval(strokes / factor, strokes * factor, 0.95),
-                volume / removal.area() * 1000));
+                volume / removal.area() * 1000,
+                1000 * terms.press() / (removal.area() * touching),
+                depth / 1000 * removal.area() / (rate.likely(grit, metal) * perStroke)));
       }
     }
     double end = removal.high() - whole;
-    double narrow = Math.min(face.widthMillimetres(), face.depthMillimetres());
-    double depth = WEDGE * narrow / (12 * terms.offset());
-    double set = depth / 1000 * removal.area() / (rate.likely(first, metal) * perStroke);
     return new LappingPlan(
         terms,
         zone,
@@ -145,7 +154,6 @@ public record LappingPlan(
         terms.plating() > 0 && whole > 0 ? removal.bare(end, terms.plating()) : 0,
         thicknessMillimetres - whole / 1000,
         narrow / 6,
-        set,
         rate.measured());
   }
 

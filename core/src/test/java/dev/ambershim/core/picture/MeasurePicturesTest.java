@@ -158,7 +158,7 @@ class MeasurePicturesTest {
         .contains("strokes in all");
     assertThat(LapWords.notes(plan, 2.295, 4, Notation.METRIC))
         .anyMatch(n -> n.contains("do not lap that far"))
-        .anyMatch(n -> n.contains("press within 5.0 mm"))
+        .anyMatch(n -> n.contains("Press within 5.0 mm"))
         .anyMatch(n -> n.contains("cracks there"));
     assertThat(LapWords.cautions(terms)).anyMatch(c -> c.contains("extreme cold"));
     LapTerms die = new LapTerms(Face.DIE, false, null, null, null, null, null, null, null);

@@ -104,6 +104,11 @@ class LappingTest {
     assertThat(plan.breakThrough().happens()).isFalse();
     assertThat(plan.kernMillimetres()).isEqualTo(5);
     assertThat(plan.contactNow()).isLessThan(0.2);
+    // Once all of it touches: 10 N over 900 mm².
+    assertThat(plan.steps().get(1).kilopascals()).isCloseTo(10 / 0.9, within(0.01));
+    assertThat(first.kilopascals()).isGreaterThan(5 * 10 / 0.9);
+    // A wedge of 2 µm over 30 mm comes of a hand 2 mm off after 2 · 30 / (12 · 2) = 2.5 µm.
+    assertThat(first.turnStrokes()).isCloseTo(2.5e-3 * 900 / (rate * 10 * 0.1), within(1.0));
   }
 
   /** Common practice: plating goes in the middle of a convex lid, at the rim of a concave one. */

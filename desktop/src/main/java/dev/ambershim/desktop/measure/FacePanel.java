@@ -195,7 +195,7 @@ final class FacePanel extends VBox {
       out.setMinWidth(USE_PREF_SIZE);
       out.disableProperty().bind(model.readOnlyProperty());
       out.setOnAction(e -> takeOut(now.face(), outlier));
-      HBox row = new HBox(8, Labels.wrapped(words.get(i), "wrong"), out);
+      HBox row = new HBox(8, Labels.wrapped(words.get(i), "hint", "wrong"), out);
       row.setAlignment(Pos.CENTER_LEFT);
       doubts.getChildren().add(row);
     }

@@ -27,6 +27,7 @@ public final class PickBar<T> extends HBox {
     for (T thing : things) {
       ToggleButton button = new ToggleButton(words.apply(thing));
       button.setId(id.apply(thing));
+      button.getStyleClass().add("part-button");
       button.setToggleGroup(group);
       button.setOnAction(
           e -> {

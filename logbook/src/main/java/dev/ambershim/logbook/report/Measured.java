@@ -1,5 +1,7 @@
 package dev.ambershim.logbook.report;
 
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.finding.Finding;
 import dev.ambershim.core.fit.FitAnswer;
 import dev.ambershim.core.fit.FitWords;
@@ -17,6 +19,10 @@ import dev.ambershim.core.surface.FaceReport;
 import dev.ambershim.core.surface.LapPass;
 import dev.ambershim.core.surface.LapWords;
 import dev.ambershim.core.surface.Relief;
+import dev.ambershim.logbook.measure.FlatnessJson;
+import dev.ambershim.logbook.measure.RestJson;
+import dev.ambershim.logbook.results.ResultJson;
+import dev.ambershim.logbook.store.Json;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -44,6 +50,36 @@ final class Measured {
     }
     passes(blocks, job, notation);
     return blocks;
+  }
+
+  /** What was measured as JSON: the fit's finding and each face's last probing. */
+  static Optional<ObjectNode> json(Job job) {
+    boolean tops = job.heights().tops().stream().anyMatch(t -> t.height().taken());
+    if (!tops && job.surfaces().reliefs().isEmpty()) {
+      return Optional.empty();
+    }
+    ObjectNode node = Json.mapper().createObjectNode();
+    if (tops) {
+      FitAnswer fit =
+          FitAnswer.of(job.heights(), job.cooler(), Notation.METRIC, DRAWS, Runnable::run);
+      node.set("first", ResultJson.of(FitWords.first(fit, Notation.METRIC)));
+      fit.rest().ifPresent(r -> node.set("rest", RestJson.of(fit.features(), r, fit.chances())));
+    }
+    ArrayNode faces = node.putArray("faces");
+    for (Face face : Face.values()) {
+      job.surfaces()
+          .latest(face)
+          .ifPresent(
+              r -> {
+                try {
+                  faces.add(
+                      FlatnessJson.of(FaceReport.of(r.points(), Optional.empty()), face.words()));
+                } catch (Problem problem) {
+                  faces.addObject().put("problem", face.words() + ": " + problem.getMessage());
+                }
+              });
+    }
+    return Optional.of(node);
   }
 
   private static void fit(List<Block> blocks, Job job, Notation notation) {

@@ -88,6 +88,7 @@ public final class ReportFiles {
       node.set("clock", HeadroomJson.of(assessment.headroom()));
     }
     node.set("expectation", ResultJson.of(assessment.expectation()));
+    Measured.json(assessment.job()).ifPresent(m -> node.set("measured", m));
     ArrayNode runs = node.putArray("runs");
     assessment
         .runs()

@@ -236,6 +236,13 @@ class ReportTest {
         .contains("Probed: as it came.")
         .contains("P800, 250 strokes, 4.0 µm off");
     assertThat(Measured.of(assessment.job(), Notation.METRIC)).isEmpty();
+    Path results = folder.resolve("measured.json");
+    ReportFiles.writeResults(
+        Assessment.of(measured(assessment.job()), Map.of(), Notation.METRIC), results);
+    JsonNode node = Json.mapper().readTree(results.toFile()).get("measured");
+    assertThat(node.get("first").get("sentence").asText()).startsWith("The die touches first");
+    assertThat(node.get("rest").get("touching").get(0).asText()).isEqualTo("die");
+    assertThat(node.get("faces").get(0).get("shape").asText()).isEqualTo("concave");
   }
 
   /** Kept as JSON and read again, nothing of it is lost, and an older job reads without it. */
