@@ -1,6 +1,7 @@
 package dev.ambershim.core.surface;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -91,6 +92,11 @@ public final class ReliefMap {
   /** Left, right, low and high edge of the probed places, mm. */
   public double[] box() {
     return box.clone();
+  }
+
+  /** The lowest and the highest probed place, µm. */
+  double[] ends() {
+    return new double[] {Arrays.stream(z).min().orElse(0), Arrays.stream(z).max().orElse(0)};
   }
 
   /** Height at a place, µm. */

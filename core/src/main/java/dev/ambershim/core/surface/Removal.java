@@ -35,8 +35,9 @@ final class Removal {
       heights[k] = map.at(xs[k % PLACES], ys[k / PLACES]);
     }
     cell = (box[1] - box[0]) * (box[3] - box[2]) / heights.length;
-    high = Arrays.stream(heights).max().orElse(0);
-    low = Arrays.stream(heights).min().orElse(0);
+    // The ends are those that were probed: a cell's middle never lies right on an edge.
+    low = map.ends()[0];
+    high = map.ends()[1];
   }
 
   double area() {

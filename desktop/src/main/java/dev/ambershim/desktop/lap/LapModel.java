@@ -14,13 +14,11 @@ import dev.ambershim.core.surface.LappingPlan;
 import dev.ambershim.core.surface.Relief;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.shell.StageWork;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
-import java.util.concurrent.atomic.AtomicInteger;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** What Lap shows, worked out behind the window after each edit; a newer one stops an older. */
 public final class LapModel {
@@ -52,53 +50,20 @@ public final class LapModel {
       List<String> log,
       List<String> cautions) {}
 
-  private final ShellModel shell;
-  private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
-  private final AtomicInteger newest = new AtomicInteger();
-  private boolean stale = true;
+  private final StageWork<Shown> work;
 
   /** A model over the shell's job. */
   public LapModel(ShellModel shell) {
-    this.shell = shell;
-    shell.jobProperty().addListener((o, was, is) -> outdated());
-    shell.notationProperty().addListener((o, was, is) -> outdated());
-    shell.stageProperty().addListener((o, was, is) -> catchUp());
-    outdated();
-  }
-
-  private void outdated() {
-    stale = true;
-    catchUp();
-  }
-
-  /** Nothing is reckoned while nobody looks. */
-  private void catchUp() {
-    Job job = shell.jobProperty().get();
-    if (!stale || job == null || shell.stageProperty().get() != Stage.LAP) {
-      return;
-    }
-    stale = false;
-    int mine = newest.incrementAndGet();
-    Notation notation = shell.notationProperty().get();
-    shell
-        .reckoning()
-        .submit(
+    work =
+        new StageWork<>(
+            shell,
+            Stage.LAP,
             "weighing the lapping",
-            progress -> {
-              if (mine != newest.get()) {
-                return null;
-              }
-              try {
-                return worked(job, notation, new SolveWatch(progress, () -> mine != newest.get()));
-              } catch (CancellationException e) {
-                return null;
-              }
-            },
-            result -> {
-              if (result != null && mine == newest.get()) {
-                shown.set(result);
-              }
+            job -> {
+              Notation notation = shell.notationProperty().get();
+              return watch -> worked(job, notation, watch);
             });
+    work.outdated();
   }
 
   private static Shown worked(Job job, Notation notation, SolveWatch watch) {
@@ -169,6 +134,6 @@ public final class LapModel {
 
   /** What is on screen; null until it is first worked out. */
   public ReadOnlyObjectProperty<Shown> shownProperty() {
-    return shown.getReadOnlyProperty();
+    return work.shownProperty();
   }
 }

@@ -20,15 +20,13 @@ import dev.ambershim.core.surface.FaceReport;
 import dev.ambershim.core.surface.Relief;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.shell.StageWork;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
 import java.util.concurrent.ForkJoinPool;
-import java.util.concurrent.atomic.AtomicInteger;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 
 /** What Measure shows, worked out behind the window after each edit; a newer one stops an older. */
@@ -66,57 +64,23 @@ public final class MeasureModel {
       Optional<ShimOutline> sheet,
       String sheetProblem) {}
 
-  private final ShellModel shell;
-  private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
+  private final StageWork<Shown> work;
   private final ObjectProperty<Face> face = new SimpleObjectProperty<>(Face.LID_TOP);
-  private final AtomicInteger newest = new AtomicInteger();
-  private boolean stale = true;
 
   /** A model over the shell's job. */
   public MeasureModel(ShellModel shell) {
-    this.shell = shell;
-    shell.jobProperty().addListener((o, was, is) -> outdated());
-    shell.notationProperty().addListener((o, was, is) -> outdated());
-    shell.stageProperty().addListener((o, was, is) -> catchUp());
-    face.addListener((o, was, is) -> outdated());
-    outdated();
-  }
-
-  private void outdated() {
-    stale = true;
-    catchUp();
-  }
-
-  /** Nothing is reckoned while nobody looks. */
-  private void catchUp() {
-    Job job = shell.jobProperty().get();
-    if (!stale || job == null || shell.stageProperty().get() != Stage.MEASURE) {
-      return;
-    }
-    stale = false;
-    int mine = newest.incrementAndGet();
-    Notation notation = shell.notationProperty().get();
-    Face looked = face.get();
-    shell
-        .reckoning()
-        .submit(
+    work =
+        new StageWork<>(
+            shell,
+            Stage.MEASURE,
             "",
-            progress -> {
-              if (mine != newest.get()) {
-                return null;
-              }
-              try {
-                return worked(
-                    job, looked, notation, new SolveWatch(progress, () -> mine != newest.get()));
-              } catch (CancellationException e) {
-                return null;
-              }
-            },
-            result -> {
-              if (result != null && mine == newest.get()) {
-                shown.set(result);
-              }
+            job -> {
+              Notation notation = shell.notationProperty().get();
+              Face looked = face.get();
+              return watch -> worked(job, looked, notation, watch);
             });
+    face.addListener((o, was, is) -> work.outdated());
+    work.outdated();
   }
 
   private static Shown worked(Job job, Face face, Notation notation, SolveWatch watch) {
@@ -198,7 +162,7 @@ public final class MeasureModel {
 
   /** What is on screen; null until it is first worked out. */
   public ReadOnlyObjectProperty<Shown> shownProperty() {
-    return shown.getReadOnlyProperty();
+    return work.shownProperty();
   }
 
   /** The face that is looked at. */

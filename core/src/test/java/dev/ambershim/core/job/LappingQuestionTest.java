@@ -1,0 +1,205 @@
+package dev.ambershim.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.ambershim.core.assembly.Build;
+import dev.ambershim.core.assembly.Chip;
+import dev.ambershim.core.assembly.Die;
+import dev.ambershim.core.assembly.Joint;
+import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.conduction.Patch;
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.material.Filling;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.surface.Face;
+import dev.ambershim.core.surface.LapTerms;
+import dev.ambershim.core.surface.LapWords;
+import dev.ambershim.core.surface.LappingGain;
+import dev.ambershim.core.surface.ProbedPoint;
+import dev.ambershim.core.surface.Relief;
+import dev.ambershim.core.surface.Surfaces;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import org.junit.jupiter.api.Test;
+
+/**
+ * A job's faces as questions: which joint, which partner, turned over or not, and what it gains.
+ */
+class LappingQuestionTest {
+  private static List<ProbedPoint> hollow(Patch on, double micrometres, double slope) {
+    List<ProbedPoint> points = new ArrayList<>();
+    for (int j = 0; j < 7; j++) {
+      for (int i = 0; i < 7; i++) {
+        double u = i / 3.0 - 1;
+        double v = j / 3.0 - 1;
+        points.add(
+            new ProbedPoint(
+                on.xMillimetres() + u * on.widthMillimetres() / 2,
+                on.yMillimetres() + v * on.depthMillimetres() / 2,
+                micrometres * (u * u + v * v) / 2 + (u > 0 ? slope * u : 0)));
+      }
+    }
+    return points;
+  }
+
+  private static Job job(StartingPoint point, boolean lidOn) {
+    Job job = Job.from(point, "x");
+    Build after =
+        lidOn
+            ? job.after()
+            : new Build(false, 0, job.after().inner(), Joint.usual(Filling.LIQUID_METAL));
+    return job.with(job.title(), "", job.cooler(), job.before(), after);
+  }
+
+  private static Job probed(Job job, Face face, double micrometres) {
+    Surfaces surfaces =
+        job.surfaces()
+            .with(
+                new Relief(face, "", hollow(LappingQuestion.outline(job, face), micrometres, 0), 0))
+            .with(new LapTerms(face, false, null, null, null, null, null, null, null));
+    return job.withSurfaces(surfaces);
+  }
+
+  private static LappingGain gain(Job job) {
+    return LappingQuestion.gain(job, SolveWatch.NONE).orElseThrow();
+  }
+
+  @Test
+  void partnersFollowTheBuild() {
+    Job lidded = job(StartingPoint.DESKTOP_ONE_DIE_PASTE, true);
+    Job bare = job(StartingPoint.DESKTOP_ONE_DIE_PASTE, false);
+    assertThat(LappingQuestion.partner(lidded, Face.PLATE)).contains(Face.LID_TOP);
+    assertThat(LappingQuestion.partner(bare, Face.PLATE)).contains(Face.DIE);
+    assertThat(LappingQuestion.partner(bare, Face.DIE)).contains(Face.PLATE);
+    assertThat(LappingQuestion.partner(lidded, Face.LID_UNDERSIDE)).contains(Face.DIE);
+    assertThat(LappingQuestion.partner(bare, Face.LID_TOP)).isEmpty();
+    assertThat(LappingQuestion.partner(bare, Face.LID_UNDERSIDE)).isEmpty();
+    assertThat(LappingQuestion.gain(probed(bare, Face.LID_TOP, 30), SolveWatch.NONE)).isEmpty();
+    assertThat(LappingQuestion.gain(lidded, SolveWatch.NONE)).isEmpty();
+    assertThat(LappingQuestion.plan(lidded)).isEmpty();
+  }
+
+  @Test
+  void aDeeperHollowGainsMoreOnEveryFace() {
+    for (Face face : List.of(Face.LID_TOP, Face.PLATE, Face.LID_UNDERSIDE)) {
+      Job lidded = job(StartingPoint.DESKTOP_ONE_DIE_PASTE, true);
+      double little = gain(probed(lidded, face, 25)).gain();
+      double much = gain(probed(lidded, face, 70)).gain();
+      assertThat(much).as(face.words()).isGreaterThan(little);
+      assertThat(little).as(face.words()).isGreaterThan(-0.05);
+    }
+    Job bare = job(StartingPoint.DESKTOP_ONE_DIE_PASTE, false);
+    double die = gain(probed(bare, Face.DIE, 60)).gain();
+    assertThat(die).isGreaterThan(gain(probed(bare, Face.DIE, 20)).gain());
+    assertThat(LappingQuestion.plan(probed(bare, Face.DIE, 60)).orElseThrow().terms().plating())
+        .isZero();
+  }
+
+  /** More heat, more gain, in proportion: conduction is linear. */
+  @Test
+  void theGainGoesWithTheHeat() {
+    Job job = probed(job(StartingPoint.DESKTOP_ONE_DIE_PASTE, true), Face.LID_TOP, 60);
+    double gain = gain(job).gain();
+    Job hotter = new RecordPath("heatWatts").with(job, 2 * job.heatWatts());
+    assertThat(gain(hotter).gain()).isCloseTo(2 * gain, within(0.01 * gain));
+    LappingGain known = gain(job);
+    assertThat(known.interval().low()).isLessThan(known.gain());
+    assertThat(known.interval().high()).isGreaterThan(known.gain());
+    assertThat(LapWords.spread(known, Notation.METRIC)).startsWith("Spread between cores");
+  }
+
+  /**
+   * A ridge right of the middle of the plate's face lies left once it is mounted: with one right of
+   * the lid's middle it bears the plate level; on the same side both make one high ridge.
+   */
+  @Test
+  void thePlateIsTurnedOverBeforeItMeetsTheLid() {
+    Job job = job(StartingPoint.DESKTOP_ONE_DIE_PASTE, true);
+    Relief lid = new Relief(Face.LID_TOP, "", ridge(), 0);
+    Job apart =
+        job.withSurfaces(Surfaces.NONE.with(lid).with(new Relief(Face.PLATE, "", ridge(), 0)));
+    Job together =
+        job.withSurfaces(
+            Surfaces.NONE.with(lid).with(new Relief(Face.PLATE, "", turned(ridge()), 0)));
+    double level = gain(apart).pair().widestMicrometres();
+    assertThat(gain(together).pair().widestMicrometres()).isGreaterThan(1.4 * level);
+  }
+
+  private static List<ProbedPoint> ridge() {
+    List<ProbedPoint> points = new ArrayList<>();
+    for (double x = -22; x <= 22; x += 2) {
+      for (double y = -22; y <= 22; y += 11) {
+        points.add(new ProbedPoint(x, y, 25 * Math.exp(-(x - 10) * (x - 10) / 8)));
+      }
+    }
+    return points;
+  }
+
+  private static List<ProbedPoint> turned(List<ProbedPoint> points) {
+    return points.stream()
+        .map(p -> new ProbedPoint(-p.xMillimetres(), p.yMillimetres(), p.micrometres()))
+        .toList();
+  }
+
+  /** Dies of different height keep their difference under the joint's shape. */
+  @Test
+  void unequalDiesStayUnequal() {
+    Job level = job(StartingPoint.DESKTOP_CHIPLETS_SOLDER, false);
+    List<Die> dies = new ArrayList<>(level.chip().dies());
+    Die first = dies.get(0);
+    dies.set(
+        0,
+        new Die(
+            first.name(),
+            first.xMillimetres(),
+            first.yMillimetres(),
+            first.widthMillimetres(),
+            first.depthMillimetres(),
+            first.heightMicrometres() - 60,
+            first.powerShare()));
+    Chip chip = level.chip();
+    Job unequal =
+        new RecordPath("chip")
+            .with(
+                level,
+                new Chip(
+                    chip.name(),
+                    chip.kind(),
+                    chip.widthMillimetres(),
+                    chip.depthMillimetres(),
+                    chip.substrateMillimetres(),
+                    chip.cores(),
+                    dies,
+                    chip.lid()));
+    double even = gain(probed(level, Face.PLATE, 20)).asItIs().meanCelsius();
+    double odd = gain(probed(unequal, Face.PLATE, 20)).asItIs().meanCelsius();
+    assertThat(odd).isGreaterThan(even + 0.5);
+  }
+
+  @Test
+  void facesThatWereProbedTooNarrowlyAreRefused() {
+    Job job = job(StartingPoint.DESKTOP_ONE_DIE_PASTE, true);
+    Job narrow =
+        job.withSurfaces(
+            Surfaces.NONE.with(
+                new Relief(Face.LID_TOP, "", hollow(new Patch(-8, 0, 8, 8), 30, 0), 0)));
+    assertThatThrownBy(() -> gain(narrow))
+        .isInstanceOfSatisfying(
+            Problem.class,
+            p -> {
+              assertThat(p.key()).isEqualTo("surface.overlap");
+              assertThat(p.remedy()).contains("near their edges");
+            });
+  }
+
+  @Test
+  void itStopsWhenAsked() {
+    Job job = probed(job(StartingPoint.DESKTOP_ONE_DIE_PASTE, true), Face.LID_TOP, 60);
+    assertThatThrownBy(() -> LappingQuestion.gain(job, new SolveWatch(s -> {}, () -> true)))
+        .isInstanceOf(CancellationException.class);
+  }
+}
