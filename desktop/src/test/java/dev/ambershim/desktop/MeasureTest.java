@@ -7,7 +7,9 @@ import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.fit.Instrument;
+import dev.ambershim.core.fit.Top;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.surface.Face;
 import dev.ambershim.core.surface.ProbeTable;
 import dev.ambershim.core.surface.ProbedPoint;
@@ -188,5 +190,56 @@ class MeasureTest extends DesktopTest {
         .as("nothing is wider than the middle")
         .isTrue();
     assertThat(model.stageProperty().get()).isEqualTo(Stage.MEASURE);
+  }
+
+  /** In inches with a comma; boxes take what is typed in the person's own units. */
+  @Test
+  void boxesSpeakThePersonsUnits() {
+    fire("usual-tops");
+    onFx(() -> model.setNotation(new Notation(true, false, true, false)));
+    worked();
+    enter("top-0", "0,0307 0,0308");
+    assertThat(job().heights().tops().get(0).height().mean())
+        .isCloseTo(25.4 * 0.03075, within(1e-9));
+    enter("height-mount-travelMillimetres", "0,1");
+    assertThat(job().heights().mount().travelMillimetres()).isCloseTo(2.54, within(1e-9));
+    enter("height-mount-travelMillimetres", "");
+    assertThat(job().heights().mount().travelMillimetres()).isNull();
+    enter("height-xLoad", "");
+    assertThat(model.messageProperty().get().text()).contains("Type a figure");
+    enter("height-xLoad", "oops");
+    assertThat(model.messageProperty().get().text()).contains("is not a number");
+    assertThat(node("height-xLoad").getStyleClass()).contains("wrong");
+    enter("height-xLoad", "0,02");
+    assertThat(job().heights().xLoad()).isCloseTo(0.508, within(1e-9));
+    assertThat(node("height-xLoad").getStyleClass()).doesNotContain("wrong");
+    enter("height-mount-screws", "4");
+    assertThat(job().heights().mount().screws()).isEqualTo(4);
+    assertThat(text("measure-answer")).startsWith("Only dies are read");
+  }
+
+  /** Tops come and go, are read over the mainboard, and every step can be taken back. */
+  @Test
+  void topsAreAddedChangedAndRemoved() {
+    onFx(() -> ((TextField) node("new-top")).setText("row left"));
+    fire("add-top");
+    assertThat(job().heights().tops()).extracting(Top::name).containsExactly("row left");
+    enter("top-0-x", "-9");
+    enter("top-0-w", "1");
+    enter("top-0-d", "6");
+    enter("top-0", "6.9");
+    fire("top-0-over");
+    assertThat(job().heights().tops().get(0).overBoard()).isTrue();
+    assertThat(text("top-0-height")).isEmpty();
+    enter("height-substrateOverBoard", "6.5 6.5");
+    assertThat(text("top-0-height")).startsWith("0.400 ±");
+    fire("remove-top-0");
+    assertThat(job().heights().tops()).isEmpty();
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    worked();
+    assertThat(job().heights().tops().get(0).widthMillimetres()).isEqualTo(1);
+    enter("top-0-x", "900");
+    assertThat(model.messageProperty().get().text()).contains("out of range");
+    assertThat(job().heights().tops().get(0).xMillimetres()).isEqualTo(-9);
   }
 }

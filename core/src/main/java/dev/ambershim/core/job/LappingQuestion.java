@@ -14,12 +14,15 @@ import dev.ambershim.core.material.Material;
 import dev.ambershim.core.surface.Face;
 import dev.ambershim.core.surface.FaceReport;
 import dev.ambershim.core.surface.JointCost;
+import dev.ambershim.core.surface.LapPass;
 import dev.ambershim.core.surface.LapTerms;
 import dev.ambershim.core.surface.LappingGain;
 import dev.ambershim.core.surface.LappingPlan;
 import dev.ambershim.core.surface.Relief;
 import dev.ambershim.core.surface.ReliefMap;
 import dev.ambershim.core.surface.Surfaces;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /** A job's probed faces as questions to lapping: the plan, and what it would gain on this chip. */
@@ -109,7 +112,38 @@ public final class LappingQuestion {
                     material(job, s.terms().face()),
                     thickness(job, s.terms().face()),
                     s.terms(),
-                    s.passes()));
+                    measured(job, s.terms().face())));
+  }
+
+  /**
+   * The passes of a face; one that was not measured by micrometer is told from the reliefs right
+   * before and after it, where both are there.
+   */
+  static List<LapPass> measured(Job job, Face face) {
+    List<LapPass> passes = new ArrayList<>();
+    for (LapPass pass : job.surfaces().passes()) {
+      if (pass.face() != face) {
+        continue;
+      }
+      int number = passes.size() + 1;
+      Optional<Relief> before = at(job.surfaces(), face, number - 1);
+      Optional<Relief> after = at(job.surfaces(), face, number);
+      if (pass.removedMicrometres() == null && before.isPresent() && after.isPresent()) {
+        double off =
+            LappingPlan.removedBetween(
+                judged(before.get()), judged(after.get()), outline(job, face));
+        passes.add(Double.isNaN(off) ? pass : pass.removing(off));
+      } else {
+        passes.add(pass);
+      }
+    }
+    return passes;
+  }
+
+  private static Optional<Relief> at(Surfaces surfaces, Face face, int stage) {
+    return surfaces.reliefs().stream()
+        .filter(r -> r.face() == face && r.stage() == stage)
+        .reduce((a, b) -> b);
   }
 
   /** The face that a face meets in the build that is aimed at, if it meets any. */

@@ -25,6 +25,11 @@ public record LapPass(
     note = note == null ? "" : note;
   }
 
+  /** The same pass, measured. */
+  public LapPass removing(double micrometres) {
+    return new LapPass(face, grit, strokes, newtons, strokeMillimetres, micrometres, note);
+  }
+
   /** Press times path, N·m. */
   double work() {
     return newtons * strokes * strokeMillimetres / 1000;

@@ -94,24 +94,4 @@ final class Removal {
             ? "at the rim"
             : Math.hypot(u, v) < 0.45 ? "in the middle" : "off the middle";
   }
-
-  /** The outline, mm. */
-  Patch face() {
-    return face;
-  }
-
-  /** The level at which so much has come off, µm. */
-  double levelAt(double volume) {
-    double top = high;
-    double bottom = low - volume * 1000 / area();
-    for (int turn = 0; turn < 80; turn++) {
-      double middle = (top + bottom) / 2;
-      if (volumeAbove(middle) < volume) {
-        top = middle;
-      } else {
-        bottom = middle;
-      }
-    }
-    return (top + bottom) / 2;
-  }
 }

@@ -15,6 +15,8 @@ import dev.ambershim.core.material.Filling;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.surface.Face;
+import dev.ambershim.core.surface.Grit;
+import dev.ambershim.core.surface.LapPass;
 import dev.ambershim.core.surface.LapTerms;
 import dev.ambershim.core.surface.LapWords;
 import dev.ambershim.core.surface.LappingGain;
@@ -194,6 +196,50 @@ class LappingQuestionTest {
               assertThat(p.key()).isEqualTo("surface.overlap");
               assertThat(p.remedy()).contains("near their edges");
             });
+  }
+
+  /** A pass without a micrometer reading is told from the faces probed before and after it. */
+  @Test
+  void aPassIsMeasuredByTheReliefsAroundIt() {
+    Job job = job(StartingPoint.DESKTOP_ONE_DIE_PASTE, true);
+    Patch lid = LappingQuestion.outline(job, Face.LID_TOP);
+    List<ProbedPoint> before = hollow(lid, 60, 0);
+    List<ProbedPoint> after =
+        before.stream()
+            .map(
+                p ->
+                    new ProbedPoint(
+                        p.xMillimetres(), p.yMillimetres(), Math.min(35, p.micrometres())))
+            .toList();
+    LapPass pass = new LapPass(Face.LID_TOP, Grit.P400, 300, 10, 100, null, "");
+    Surfaces one = Surfaces.NONE.with(new Relief(Face.LID_TOP, "", before, 0)).with(pass);
+    Job unmeasured = job.withSurfaces(one);
+    assertThat(LappingQuestion.measured(unmeasured, Face.LID_TOP)).containsExactly(pass);
+    assertThat(LappingQuestion.plan(unmeasured).orElseThrow().measured()).isZero();
+    Job probedAgain = job.withSurfaces(one.with(new Relief(Face.LID_TOP, "", after, 1)));
+    LapPass told = LappingQuestion.measured(probedAgain, Face.LID_TOP).get(0);
+    // Mean of what stood above 35 µm, by midpoints of 200 by 200 cells of the bowl itself.
+    double sum = 0;
+    for (int i = 0; i < 200; i++) {
+      for (int j = 0; j < 200; j++) {
+        double u = (i + 0.5) / 100 - 1;
+        double v = (j + 0.5) / 100 - 1;
+        sum += Math.max(0, 30 * (u * u + v * v) - 35);
+      }
+    }
+    double mean = sum / 40_000;
+    assertThat(told.removedMicrometres()).isCloseTo(mean, within(0.2 * mean));
+    assertThat(LappingQuestion.plan(probedAgain).orElseThrow().measured()).isEqualTo(1);
+    // A micrometer's reading goes before it.
+    Job both =
+        job.withSurfaces(
+            Surfaces.NONE
+                .with(new Relief(Face.LID_TOP, "", before, 0))
+                .with(pass.removing(7))
+                .with(new Relief(Face.LID_TOP, "", after, 1)));
+    assertThat(LappingQuestion.measured(both, Face.LID_TOP).get(0).removedMicrometres())
+        .isEqualTo(7);
+    assertThat(LappingQuestion.measured(both, Face.PLATE)).isEmpty();
   }
 
   @Test
