@@ -35,6 +35,7 @@ public final class ReliefPicture {
   /**
    * Draws a face.
    *
+   * @param map the face's heights
    * @param name above the picture
    * @param die an outline to show on it, if any
    * @param span the range of the scale, µm, so that pictures can be compared; the face's own if
@@ -42,13 +43,13 @@ public final class ReliefPicture {
    */
   public static Picture of(
       FaceReport report,
+      ReliefMap map,
       String name,
       Optional<Patch> die,
       Optional<Double> span,
       Notation notation,
       double width,
       double height) {
-    ReliefMap map = ReliefMap.of(report);
     double low = -report.flatness().fltvMicrometres();
     double high = report.flatness().fltpMicrometres();
     double range = Math.max(span.orElse(0.0), Math.max(high - low, 1));

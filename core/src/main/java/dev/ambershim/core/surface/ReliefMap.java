@@ -19,7 +19,12 @@ public final class ReliefMap {
   private final double[] x;
   private final double[] y;
   private final double[] z;
+
+  /** Places are looked for in the triangles of their own bucket, so many a side. */
+  private static final int BUCKETS = 24;
+
   private final int[][] triangles;
+  private final int[][] buckets;
   private final double[] box;
 
   private ReliefMap(double[] x, double[] y, double[] z, int[][] triangles) {
@@ -32,6 +37,28 @@ public final class ReliefMap {
         new double[] {
           middle[0] - middle[2], middle[0] + middle[2], middle[1] - middle[3], middle[1] + middle[3]
         };
+    List<List<Integer>> found = new ArrayList<>();
+    for (int k = 0; k < BUCKETS * BUCKETS; k++) {
+      found.add(new ArrayList<>());
+    }
+    for (int t = 0; t < triangles.length; t++) {
+      int[] c = triangles[t];
+      int left = bucket(Math.min(x[c[0]], Math.min(x[c[1]], x[c[2]])), 0);
+      int right = bucket(Math.max(x[c[0]], Math.max(x[c[1]], x[c[2]])), 0);
+      int low = bucket(Math.min(y[c[0]], Math.min(y[c[1]], y[c[2]])), 2);
+      int high = bucket(Math.max(y[c[0]], Math.max(y[c[1]], y[c[2]])), 2);
+      for (int j = low; j <= high; j++) {
+        for (int i = left; i <= right; i++) {
+          found.get(j * BUCKETS + i).add(t);
+        }
+      }
+    }
+    buckets = found.stream().map(b -> b.stream().mapToInt(t -> t).toArray()).toArray(int[][]::new);
+  }
+
+  private int bucket(double at, int side) {
+    double share = (at - box[side]) / Math.max(1e-9, box[side + 1] - box[side]);
+    return (int) Math.max(0, Math.min(BUCKETS - 1, Math.floor(share * BUCKETS)));
   }
 
   /** The map of a judged face, µm over its least-squares plane. */
@@ -101,7 +128,8 @@ public final class ReliefMap {
 
   /** Height at a place, µm. */
   public double at(double atX, double atY) {
-    for (int[] t : triangles) {
+    for (int k : buckets[bucket(atY, 2) * BUCKETS + bucket(atX, 0)]) {
+      int[] t = triangles[k];
       double ax = x[t[0]] - atX;
       double ay = y[t[0]] - atY;
       double bx = x[t[1]] - atX;

@@ -124,6 +124,7 @@ class MeasurePicturesTest {
     Picture picture =
         ReliefPicture.of(
             report,
+            ReliefMap.of(report),
             "top of the lid",
             Optional.of(new Patch(0, 0, 9, 19)),
             Optional.empty(),

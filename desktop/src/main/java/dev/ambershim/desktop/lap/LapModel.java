@@ -12,6 +12,7 @@ import dev.ambershim.core.surface.LapWords;
 import dev.ambershim.core.surface.LappingGain;
 import dev.ambershim.core.surface.LappingPlan;
 import dev.ambershim.core.surface.Relief;
+import dev.ambershim.core.surface.ReliefMap;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.Stage;
 import dev.ambershim.desktop.shell.StageWork;
@@ -45,10 +46,23 @@ public final class LapModel {
       String problem,
       Optional<LappingPlan> plan,
       Optional<LappingGain> gain,
-      Optional<FaceReport> first,
-      Optional<FaceReport> latest,
+      Optional<Probed> first,
+      Optional<Probed> latest,
       List<String> log,
       List<String> cautions) {}
+
+  /**
+   * A face as it was probed once.
+   *
+   * @param report judged
+   * @param map its heights, to be drawn
+   */
+  public record Probed(FaceReport report, ReliefMap map) {
+    static Probed of(Relief relief) {
+      FaceReport report = FaceReport.of(relief.points(), Optional.empty());
+      return new Probed(report, ReliefMap.of(report));
+    }
+  }
 
   private final StageWork<Shown> work;
 
@@ -69,8 +83,8 @@ public final class LapModel {
   private static Shown worked(Job job, Notation notation, SolveWatch watch) {
     Face face = job.surfaces().terms().face();
     try {
-      Optional<FaceReport> latest = LappingQuestion.report(job, face);
-      Optional<FaceReport> first = job.surfaces().first(face).map(LapModel::judged);
+      Optional<Probed> latest = job.surfaces().latest(face).map(Probed::of);
+      Optional<Probed> first = job.surfaces().first(face).map(Probed::of);
       Optional<LappingPlan> plan = LappingQuestion.plan(job);
       Optional<LappingGain> gain = LappingQuestion.gain(job, watch);
       Optional<Finding> answer = Optional.empty();
@@ -126,10 +140,6 @@ public final class LapModel {
           LapWords.log(job.surfaces(), face, notation),
           LapWords.cautions(job.surfaces().terms()));
     }
-  }
-
-  private static FaceReport judged(Relief relief) {
-    return FaceReport.of(relief.points(), Optional.empty());
   }
 
   /** What is on screen; null until it is first worked out. */

@@ -247,11 +247,12 @@ public final class LapView implements StageView {
             ? Optional.empty()
             : Optional.of(LappingQuestion.outline(shown.job(), Face.DIE));
     boolean lapped = shown.job().surfaces().first(face).equals(shown.job().surfaces().latest(face));
-    double span = shown.first().map(r -> r.flatness().flttMicrometres()).orElse(0.0);
+    double span = shown.first().map(r -> r.report().flatness().flttMicrometres()).orElse(0.0);
     before.show(
         (w, h) ->
             ReliefPicture.of(
-                shown.first().orElseThrow(),
+                shown.first().orElseThrow().report(),
+                shown.first().orElseThrow().map(),
                 lapped ? face.words() : face.words() + ", as first probed",
                 die,
                 Optional.of(span),
@@ -265,7 +266,8 @@ public final class LapView implements StageView {
       now.show(
           (w, h) ->
               ReliefPicture.of(
-                  shown.latest().orElseThrow(),
+                  shown.latest().orElseThrow().report(),
+                  shown.latest().orElseThrow().map(),
                   face.words() + ", now",
                   die,
                   Optional.of(span),

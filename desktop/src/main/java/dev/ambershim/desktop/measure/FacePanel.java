@@ -185,7 +185,15 @@ final class FacePanel extends VBox {
     Optional<Patch> die = MeasureModel.dieOn(now.job(), now.face());
     relief.show(
         (w, h) ->
-            ReliefPicture.of(report, now.face().words(), die, Optional.empty(), notation, w, h),
+            ReliefPicture.of(
+                report,
+                now.relief().orElseThrow(),
+                now.face().words(),
+                die,
+                Optional.empty(),
+                notation,
+                w,
+                h),
         dark);
     List<String> words = FaceFinding.doubts(report, notation);
     for (int i = 0; i < words.size(); i++) {

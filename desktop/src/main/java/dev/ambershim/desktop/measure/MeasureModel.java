@@ -18,6 +18,7 @@ import dev.ambershim.core.surface.Face;
 import dev.ambershim.core.surface.FaceFinding;
 import dev.ambershim.core.surface.FaceReport;
 import dev.ambershim.core.surface.Relief;
+import dev.ambershim.core.surface.ReliefMap;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.Stage;
 import dev.ambershim.desktop.shell.StageWork;
@@ -45,6 +46,7 @@ public final class MeasureModel {
    * @param screws what follows for the mount
    * @param face the face that is looked at
    * @param report that face, judged; empty while it is not probed
+   * @param relief its heights, to be drawn
    * @param faceNotes what to know beside it
    * @param faceProblem why it cannot be judged
    * @param sheet the sheet to cut; empty when nothing is left of it
@@ -59,6 +61,7 @@ public final class MeasureModel {
       List<String> screws,
       Face face,
       Optional<FaceReport> report,
+      Optional<ReliefMap> relief,
       List<String> faceNotes,
       String faceProblem,
       Optional<ShimOutline> sheet,
@@ -125,6 +128,7 @@ public final class MeasureModel {
         drop.map(CoolerDrop::notes).orElse(List.of()),
         face,
         report,
+        report.map(ReliefMap::of),
         report.map(r -> FaceFinding.notes(r, dieOn(job, face), notation)).orElse(List.of()),
         faceProblem,
         sheet,

@@ -19,6 +19,7 @@ import dev.ambershim.core.surface.FaceReport;
 import dev.ambershim.core.surface.LapPass;
 import dev.ambershim.core.surface.LapWords;
 import dev.ambershim.core.surface.Relief;
+import dev.ambershim.core.surface.ReliefMap;
 import dev.ambershim.logbook.measure.FlatnessJson;
 import dev.ambershim.logbook.measure.RestJson;
 import dev.ambershim.logbook.results.ResultJson;
@@ -132,6 +133,7 @@ final class Measured {
         new Block.Figure(
             ReliefPicture.of(
                 report,
+                ReliefMap.of(report),
                 relief.face().words(),
                 Optional.empty(),
                 Optional.of(span),
