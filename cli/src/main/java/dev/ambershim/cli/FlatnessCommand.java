@@ -11,7 +11,6 @@ import dev.ambershim.logbook.files.LogFiles;
 import dev.ambershim.logbook.measure.FlatnessJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
@@ -49,7 +48,7 @@ final class FlatnessCommand implements Callable<Integer> {
     try {
       report =
           FaceReport.of(
-              ProbeTable.read(name, new String(LogFiles.read(file), StandardCharsets.UTF_8)),
+              ProbeTable.read(name, ProbeTable.text(LogFiles.read(file))),
               Optional.ofNullable(scatter));
     } catch (Problem problem) {
       throw problem.in(name);

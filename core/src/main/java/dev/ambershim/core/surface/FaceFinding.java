@@ -31,7 +31,7 @@ public final class FaceFinding {
         .zone()
         .ifPresent(z -> words.append(" (").append(notation.range(z, Unit.MICROMETRE)).append(")"));
     words.append(" over ").append(report.points().size()).append(" places");
-    words.append(shape(report.form(), notation)).append(".");
+    words.append(shape(report.form(), report.points().size(), notation)).append(".");
     List<Working.Input> inputs = new ArrayList<>();
     inputs.add(new Working.Input("places", report.points().size(), ""));
     inputs.add(new Working.Input("heights probed", report.probings(), ""));
@@ -75,7 +75,7 @@ public final class FaceFinding {
             limits));
   }
 
-  private static String shape(Form form, Notation notation) {
+  private static String shape(Form form, int places, Notation notation) {
     String bow = notation.text(Math.abs(form.bowMicrometres()), Unit.MICROMETRE);
     return switch (form.shape()) {
       case CONVEX -> "; convex, its middle " + bow + " proud of its corners";
@@ -88,7 +88,10 @@ public final class FaceFinding {
           "; sloping by "
               + notation.text(form.slopeMicrometres(), Unit.MICROMETRE)
               + ", a wedge if the gauge was set to the other face";
-      case FLAT -> "; no bow or twist stands out";
+      case FLAT ->
+          places < Polynomial.DOME
+              ? "; too few to tell a bow from a twist"
+              : "; no bow or twist stands out";
     };
   }
 

@@ -2,6 +2,7 @@ package dev.ambershim.core.surface;
 
 import java.util.List;
 import org.hipparchus.distribution.continuous.FDistribution;
+import org.hipparchus.exception.MathIllegalArgumentException;
 
 /**
  * Bow, twist and slope of a face, from a least-squares quadratic over it, levelled by the
@@ -16,7 +17,8 @@ import org.hipparchus.distribution.continuous.FDistribution;
  * </ul>
  *
  * Words for a shape are given only where the quadratic stands out of what remains beside it (F
- * test, one in a hundred) and is not small.
+ * test, one in a hundred) and is not small. Five places, such as corners and middle, tell a dome
+ * and a twist, but not a bow along one side alone.
  *
  * @param bowMicrometres bow
  * @param twistMicrometres twist
@@ -55,12 +57,9 @@ public record Form(
     double slope =
         Math.abs(flatness.plane().xSlope()) * 2 * box[2]
             + Math.abs(flatness.plane().ySlope()) * 2 * box[3];
-    double[] k;
-    try {
-      k = z.length < Polynomial.QUADRATIC ? null : Polynomial.fit(x, y, z, Polynomial.QUADRATIC);
-    } catch (org.hipparchus.exception.MathIllegalArgumentException degenerate) {
-      k = null; // on a conic, such as four corners and nothing between: no quadratic is certain
-    }
+    double[] k = fit(x, y, z, Polynomial.QUADRATIC);
+    int terms = k == null ? Polynomial.DOME : Polynomial.QUADRATIC;
+    k = k == null ? fit(x, y, z, Polynomial.DOME) : k;
     if (k == null) {
       boolean flat = flatness.zoneMicrometres() <= SMALL;
       return new Form(
@@ -82,7 +81,7 @@ public record Form(
       rest += left * left;
       whole += z[i] * z[i];
     }
-    int freedom = z.length - Polynomial.QUADRATIC;
+    int freedom = z.length - terms;
     // Principal curvatures over the face's half sides, as heights.
     double mean = (k[3] * a * a + k[5] * b * b) / 2;
     double root = Math.hypot((k[3] * a * a - k[5] * b * b) / 2, k[4] * a * b / 2);
@@ -90,8 +89,8 @@ public record Form(
     boolean stands =
         freedom < 1
             || rest <= 1e-18 * whole
-            || (whole - rest) / 3 / (rest / freedom)
-                > new FDistribution(3, freedom).inverseCumulativeProbability(SURE);
+            || (whole - rest) / (terms - 3) / (rest / freedom)
+                > new FDistribution(terms - 3, freedom).inverseCumulativeProbability(SURE);
     boolean bent = stands && size > SMALL && size >= LOST * slope;
     Shape shape = Shape.FLAT;
     if (bent) {
@@ -104,6 +103,15 @@ public record Form(
     }
     return new Form(
         bow, twist, slope, Math.sqrt(rest / z.length), shape, List.of(k[3], k[4], k[5]));
+  }
+
+  /** Coefficients, or null when the places do not tell them. */
+  private static double[] fit(double[] x, double[] y, double[] z, int terms) {
+    try {
+      return z.length < terms ? null : Polynomial.fit(x, y, z, terms);
+    } catch (MathIllegalArgumentException degenerate) {
+      return null; // all on a conic, such as four corners
+    }
   }
 
   /** Middle in x and y, half sides in x and y. */

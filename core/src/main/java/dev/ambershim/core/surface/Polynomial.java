@@ -11,6 +11,10 @@ import org.hipparchus.linear.QRDecomposition;
  */
 final class Polynomial {
   static final int PLANE = 3;
+
+  /** With d·(x² + y²) + e·x·y only: what five places, corners and middle, can tell. */
+  static final int DOME = 5;
+
   static final int QUADRATIC = 6;
 
   private Polynomial() {}
@@ -18,7 +22,7 @@ final class Polynomial {
   /**
    * Coefficients in the unit of z per power of mm.
    *
-   * @param terms {@link #PLANE} or {@link #QUADRATIC}
+   * @param terms {@link #PLANE}, {@link #DOME} or {@link #QUADRATIC}; six figures for the last two
    */
   static double[] fit(double[] x, double[] y, double[] z, int terms) {
     double mx = Arrays.stream(x).average().orElse(0);
@@ -32,7 +36,11 @@ final class Polynomial {
       double u = (x[i] - mx) / s;
       double v = (y[i] - my) / s;
       rows[i] =
-          terms == PLANE ? new double[] {1, u, v} : new double[] {1, u, v, u * u, u * v, v * v};
+          switch (terms) {
+            case PLANE -> new double[] {1, u, v};
+            case DOME -> new double[] {1, u, v, u * u + v * v, u * v};
+            default -> new double[] {1, u, v, u * u, u * v, v * v};
+          };
     }
     double[] k =
         new QRDecomposition(new Array2DRowRealMatrix(rows, false), 1e-10)
@@ -46,7 +54,7 @@ final class Polynomial {
     }
     double d = k[3] / s / s;
     double e = k[4] / s / s;
-    double f = k[5] / s / s;
+    double f = terms == DOME ? d : k[5] / s / s;
     return new double[] {
       k[0] - b * mx - c * my + d * mx * mx + e * mx * my + f * my * my,
       b - 2 * d * mx - e * my,

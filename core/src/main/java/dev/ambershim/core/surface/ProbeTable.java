@@ -10,6 +10,7 @@ import dev.ambershim.core.problem.Problem;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +24,7 @@ import java.util.Locale;
 public final class ProbeTable {
   private static final String HEADER = "Begin the file with the line x_mm,y_mm,z_um.";
   private static final int MOST_POINTS = 200_000;
+  private static final int MOST_QUOTED = 40;
 
   private ProbeTable() {}
 
@@ -84,6 +86,21 @@ public final class ProbeTable {
           "Add a line each.");
     }
     return points;
+  }
+
+  /** The text of a file: UTF-16 where it says so by its first bytes, else UTF-8. */
+  public static String text(byte[] bytes) {
+    boolean wide =
+        bytes.length > 1
+            && ((bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF)
+                || (bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE));
+    return new String(bytes, wide ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
+  }
+
+  /** A cell as it can stand in a message: on one line, and not too long. */
+  private static String quoted(String cell) {
+    String line = cell.replaceAll("\\s+", " ");
+    return line.length() <= MOST_QUOTED ? line : line.substring(0, MOST_QUOTED) + "…";
   }
 
   /** Whether a text begins with the header of such a table. */
@@ -170,7 +187,7 @@ public final class ProbeTable {
               Place.cell(file, line, at[axis] + 1),
               cell.isEmpty()
                   ? "The line has no " + names[axis] + "."
-                  : "\"" + cell + "\" is not a number.",
+                  : "\"" + quoted(cell) + "\" is not a number.",
               "Give three figures on each line: x, y and height.");
         }
         value[axis] *= factor[axis];

@@ -216,6 +216,16 @@ class FlatnessTest {
     assertThat(form(grid(9, 12, (x, y) -> 2 * random.nextGaussian())).shape())
         .isEqualTo(Shape.FLAT);
     assertThat(form(grid(2, 12, (x, y) -> 3 + x)).shape()).isEqualTo(Shape.WEDGE);
+    // Corners and middle, the five places that most people probe.
+    List<ProbedPoint> five = new ArrayList<>(grid(2, 12, (x, y) -> 0.2 * x));
+    five.add(new ProbedPoint(0, 0, 9));
+    assertThat(form(five).shape()).isEqualTo(Shape.CONVEX);
+    assertThat(form(five).bowMicrometres()).isCloseTo(9, within(1e-5));
+    five.set(4, new ProbedPoint(0, 0, -9));
+    assertThat(form(five).shape()).isEqualTo(Shape.CONCAVE);
+    List<ProbedPoint> twist = new ArrayList<>(grid(2, 12, (x, y) -> 0.05 * x * y));
+    twist.add(new ProbedPoint(0, 0, 0));
+    assertThat(form(twist).shape()).isEqualTo(Shape.SADDLE);
   }
 
   private static Form form(List<ProbedPoint> points) {
@@ -314,6 +324,15 @@ class FlatnessTest {
     assertThat(ProbeTable.read("a", "x_in\ty_in\tz_thou\n1\t2\t1\n").get(0).micrometres())
         .isCloseTo(25.4, within(1e-9));
     assertThat(ProbeTable.read("a", ProbeTable.write(plain))).isEqualTo(plain);
+    String table = "x_mm,y_mm,z_um\n1,2,3.5\n-4,5,6\n";
+    for (java.nio.charset.Charset charset :
+        List.of(
+            java.nio.charset.StandardCharsets.UTF_8, java.nio.charset.StandardCharsets.UTF_16)) {
+      assertThat(ProbeTable.read("a", ProbeTable.text(table.getBytes(charset)))).isEqualTo(plain);
+    }
+    assertThatThrownBy(() -> ProbeTable.read("a.csv", "x_mm,y_mm,z_um\n\"0,0,1\n" + "9".repeat(99)))
+        .hasMessageContaining("…")
+        .hasMessageNotContaining("\n");
     assertThat(ProbeTable.looksLike("\uFEFFx_mm;y_mm;z_um\n1;2;3")).isTrue();
     assertThat(ProbeTable.looksLike("z [µm];y [mm];x [mm]\n1;2;3")).isTrue();
     assertThat(ProbeTable.looksLike("time_s,core 0 [C],zone [C]\n0,1,2")).isFalse();

@@ -104,8 +104,7 @@ final class FacePanel extends VBox {
   boolean takes(Path file) {
     try {
       boolean table =
-          !model.readOnly()
-              && ProbeTable.looksLike(new String(LogFiles.read(file), StandardCharsets.UTF_8));
+          !model.readOnly() && ProbeTable.looksLike(ProbeTable.text(LogFiles.read(file)));
       if (table) {
         read(file);
       }
@@ -125,7 +124,7 @@ final class FacePanel extends VBox {
             progress -> {
               try {
                 List<ProbedPoint> points =
-                    ProbeTable.read(name, new String(LogFiles.read(file), StandardCharsets.UTF_8));
+                    ProbeTable.read(name, ProbeTable.text(LogFiles.read(file)));
                 FaceReport.of(points, Optional.empty());
                 return points;
               } catch (Problem problem) {
