@@ -158,7 +158,7 @@ public final class LapWords {
               + " at "
               + notation.fixed(plan.terms().press(), 0)
               + " N ("
-              + notation.significant(s.kilopascals())
+              + notation.fixed(s.kilopascals(), 0)
               + " kPa on what touches), a quarter turn every "
               + round(s.turnStrokes(), notation)
               + " strokes");

@@ -243,6 +243,7 @@ final class TopRows extends VBox {
                 job.withHeights(
                     job.heights().withTop(index, write.apply(job.heights().tops().get(index), v))));
     box.setPrefWidth(58);
+    box.setStyle("-fx-padding: 4 6 4 6;");
     return box;
   }
 
