@@ -9,7 +9,6 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.forecast.Step;
-import dev.ambershim.core.job.Job;
 import dev.ambershim.core.procedure.Evidence;
 import dev.ambershim.core.procedure.Mishap.Harm;
 import dev.ambershim.core.procedure.Moment;
@@ -130,10 +129,6 @@ class BenchModeTest extends DesktopTest {
       until("it is typed", () -> ((TextField) node("bench-field")).getText().endsWith(text));
     }
     tap(KeyCode.ENTER);
-  }
-
-  private Job job() {
-    return model.jobProperty().get();
   }
 
   private boolean asked() {

@@ -2,6 +2,7 @@ package dev.ambershim.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.ambershim.core.job.Job;
 import dev.ambershim.core.procedure.Moment;
 import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.draw.PictureView;
@@ -24,6 +25,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
@@ -104,6 +106,29 @@ public abstract class DesktopTest {
     WaitForAsyncUtils.waitForFxEvents();
     // What came meanwhile, such as a weighing, may just have asked for the section anew.
     until("the section is drawn", () -> ((PictureView) node("section")).drawn());
+  }
+
+  /** Waits until what the stage shows is worked out anew. */
+  protected void worked() {
+    settle();
+    until("it is worked out", 60, () -> !model.reckoning().busyProperty().get());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  protected Job job() {
+    return model.jobProperty().get();
+  }
+
+  /** Puts text into a box and presses Enter there. */
+  protected void enter(String id, String text) {
+    onFx(
+        () -> {
+          TextField box = (TextField) node(id);
+          box.requestFocus();
+          box.setText(text);
+          box.getOnAction().handle(null);
+        });
+    worked();
   }
 
   /** Waits until the options are weighed and shown. */

@@ -3,7 +3,6 @@ package dev.ambershim.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.job.Job;
 import dev.ambershim.core.surface.Face;
 import dev.ambershim.core.surface.ProbedPoint;
 import dev.ambershim.core.surface.Relief;
@@ -19,31 +18,9 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Lap: what it would gain, strokes, a pass that teaches the rate, another aim and another face. */
 class LapTest extends DesktopTest {
-  private void worked() {
-    settle();
-    until("it is worked out", 60, () -> !model.reckoning().busyProperty().get());
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private Job job() {
-    return model.jobProperty().get();
-  }
-
-  private void enter(String id, String text) {
-    onFx(
-        () -> {
-          TextField box = (TextField) node(id);
-          box.requestFocus();
-          box.setText(text);
-          box.getOnAction().handle(null);
-        });
-    worked();
-  }
-
   private String notes() {
     StringBuilder all = new StringBuilder();
     ((VBox) node("lap-notes"))

@@ -8,7 +8,6 @@ import static org.mockito.Mockito.when;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.fit.Instrument;
 import dev.ambershim.core.fit.Top;
-import dev.ambershim.core.job.Job;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.surface.Face;
 import dev.ambershim.core.surface.ProbeTable;
@@ -29,7 +28,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Measure: heights typed and from the gauge, a probed face, the lid's gap and a sheet to cut. */
 class MeasureTest extends DesktopTest {
@@ -40,28 +38,6 @@ class MeasureTest extends DesktopTest {
     settle();
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT5);
     until("Measure is there", () -> stage.getScene().lookup("#measure-answer") != null);
-    worked();
-  }
-
-  private void worked() {
-    settle();
-    until("it is worked out", 40, () -> !model.reckoning().busyProperty().get());
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private Job job() {
-    return model.jobProperty().get();
-  }
-
-  /** Types into a box by the keyboard's own way: text, then Enter. */
-  private void enter(String id, String text) {
-    onFx(
-        () -> {
-          TextField box = (TextField) node(id);
-          box.requestFocus();
-          box.setText(text);
-          box.getOnAction().handle(null);
-        });
     worked();
   }
 

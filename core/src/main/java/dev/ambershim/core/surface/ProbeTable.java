@@ -17,9 +17,9 @@ import java.util.Locale;
 
 /**
  * Probed points as a table with the header {@code x_mm,y_mm,z_um}. Columns may come in any order
- * and with others beside them; comma, semicolon or tab part them, and behind a semicolon or a tab
- * the decimal mark may be a comma. Lengths may be in mm, µm, inches or thou when the header says
- * so.
+ * and with others beside them; comma, semicolon or tab part them; the decimal mark may be a comma
+ * where it cannot be taken for one that parts, or where the cell is quoted. Lengths may be in mm,
+ * µm, inches or thou when the header says so.
  */
 public final class ProbeTable {
   private static final String HEADER = "Begin the file with the line x_mm,y_mm,z_um.";
@@ -59,7 +59,7 @@ public final class ProbeTable {
           columns = Columns.of(file, line, record);
           continue;
         }
-        points.add(columns.point(file, line, record, delimiter != ','));
+        points.add(columns.point(file, line, record));
         if (points.size() > MOST_POINTS) {
           throw new Problem(
               "probe.many",
@@ -171,11 +171,11 @@ public final class ProbeTable {
       return new Columns(at, factor, names);
     }
 
-    ProbedPoint point(String file, int line, CsvRecord record, boolean comma) {
+    ProbedPoint point(String file, int line, CsvRecord record) {
       double[] value = new double[3];
       for (int axis = 0; axis < 3; axis++) {
         String cell = at[axis] < record.getFieldCount() ? record.getField(at[axis]).strip() : "";
-        String figure = (comma ? cell.replace(',', '.') : cell).replace('−', '-');
+        String figure = (cell.indexOf('.') < 0 ? cell.replace(',', '.') : cell).replace('−', '-');
         try {
           value[axis] = Double.parseDouble(figure);
         } catch (NumberFormatException e) {

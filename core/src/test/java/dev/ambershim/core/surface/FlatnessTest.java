@@ -324,6 +324,7 @@ class FlatnessTest {
     assertThat(ProbeTable.read("a", "x_in\ty_in\tz_thou\n1\t2\t1\n").get(0).micrometres())
         .isCloseTo(25.4, within(1e-9));
     assertThat(ProbeTable.read("a", ProbeTable.write(plain))).isEqualTo(plain);
+    assertThat(ProbeTable.read("a", "x_mm,y_mm,z_um\n1,2,\"3,5\"\n-4,5,6\n")).isEqualTo(plain);
     String table = "x_mm,y_mm,z_um\n1,2,3.5\n-4,5,6\n";
     for (java.nio.charset.Charset charset :
         List.of(

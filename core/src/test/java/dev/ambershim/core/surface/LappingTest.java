@@ -5,8 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.conduction.HeatSource;
 import dev.ambershim.core.conduction.Patch;
 import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.conduction.StackCase;
+import dev.ambershim.core.conduction.StackLayer;
+import dev.ambershim.core.conduction.ThicknessMap;
 import dev.ambershim.core.finding.Interval;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.LappingQuestion;
@@ -213,6 +217,39 @@ class LappingTest {
         Surfaces.NONE.with(
             new Relief(
                 Face.LID_TOP, "as it came", probe(15, 9, (x, y) -> k * (x * x + y * y)), 0)));
+  }
+
+  /**
+   * Plane wall (Incropera &amp; DeWitt, 3.1): 100 W through 100 mm² meet 20 µm more of a filling of
+   * 5 W/m·K, so every core is 100 · 20e-6 / (5 · 1e-4) = 4 K warmer, and 8 K with twice its
+   * resistance.
+   */
+  @Test
+  void aThickerJointCostsWhatThePlaneWallSays() {
+    Patch square = new Patch(0, 0, 10, 10);
+    StackCase stack =
+        new StackCase(
+            List.of(
+                StackLayer.solid("die", 120, square, 600),
+                StackLayer.joint("joint", 5, square, 40),
+                StackLayer.solid("plate", 400, square, 3000)),
+            List.of(HeatSource.steady("core 0", square, 100)),
+            50_000,
+            20);
+    JointCost cost = new JointCost(stack, "joint", 1);
+    double[] ends = {-5, 5};
+    double thin = cost.with(even(ends, 40), 1, SolveWatch.NONE).meanCelsius();
+    assertThat(cost.with(even(ends, 60), 1, SolveWatch.NONE).meanCelsius() - thin)
+        .isCloseTo(4, within(1e-3));
+    double twice = cost.with(even(ends, 40), 2, SolveWatch.NONE).meanCelsius();
+    assertThat(cost.with(even(ends, 60), 2, SolveWatch.NONE).meanCelsius() - twice)
+        .isCloseTo(8, within(1e-3));
+    assertThat(twice - thin).isCloseTo(8, within(1e-3));
+  }
+
+  private static ThicknessMap even(double[] ends, double micrometres) {
+    double[] row = {micrometres, micrometres};
+    return new ThicknessMap.Grid(ends, ends, new double[][] {row, row});
   }
 
   /** Common practice: a lapped lid gains 2 to 3 K in ambient cooling, a flat one nothing. */

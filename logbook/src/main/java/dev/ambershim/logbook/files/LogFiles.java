@@ -3,6 +3,7 @@ package dev.ambershim.logbook.files;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -19,6 +20,8 @@ public final class LogFiles {
   private static final long MOST_BYTES = 1L << 30;
 
   private static final Set<String> ENDINGS = Set.of("csv", "txt", "tsv", "log", "dat");
+
+  private static final int HEAD = 4096;
 
   private LogFiles() {}
 
@@ -115,5 +118,14 @@ public final class LogFiles {
       end--;
     }
     return end == 0 ? bytes : Arrays.copyOf(bytes, end);
+  }
+
+  /** The first bytes of a file, as many as a header takes; none when it cannot be read. */
+  public static byte[] head(Path file) {
+    try (InputStream in = Files.newInputStream(file)) {
+      return in.readNBytes(HEAD);
+    } catch (IOException unreadable) {
+      return new byte[0]; // whoever reads it whole says why
+    }
   }
 }

@@ -1,6 +1,5 @@
 package dev.ambershim.logbook.measure;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -38,20 +37,9 @@ public final class RestJson {
    * @throws Problem {@code rest.unreadable}, {@code rest.field} or {@code rest.unit}
    */
   public static Case read(String file, String json) {
-    JsonNode node;
-    try {
-      node = Json.mapper().readTree(json);
-    } catch (JsonProcessingException e) {
-      int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
-      throw new Problem(
-          "rest.unreadable",
-          Place.line(file, line),
-          "This is no JSON: " + e.getOriginalMessage() + ".",
-          "Mend it there, or write the file anew.",
-          e);
-    }
-    JsonNode load = node == null ? null : node.path("loadMillimetres");
-    if (load == null || load.size() != 2 || !load.get(0).isNumber() || !load.get(1).isNumber()) {
+    JsonNode node = Json.tree(file, json, "rest.unreadable", "the file");
+    JsonNode load = node.path("loadMillimetres");
+    if (load.size() != 2 || !load.get(0).isNumber() || !load.get(1).isNumber()) {
       throw problem(
           file,
           "rest.field",

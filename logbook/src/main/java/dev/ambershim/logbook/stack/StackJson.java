@@ -1,6 +1,5 @@
 package dev.ambershim.logbook.stack;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import dev.ambershim.core.conduction.HeatSource;
 import dev.ambershim.core.conduction.Patch;
@@ -39,19 +38,8 @@ public final class StackJson {
    *     the file, the line or the layer
    */
   public static StackCase read(String file, String json) {
-    JsonNode node;
-    try {
-      node = Json.mapper().readTree(json);
-    } catch (JsonProcessingException e) {
-      int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
-      throw new Problem(
-          "stack.unreadable",
-          Place.line(file, line),
-          "This is no JSON: " + e.getOriginalMessage() + ".",
-          "Mend it there, or write the case anew.",
-          e);
-    }
-    return new StackJson(file).stack(node == null ? Json.mapper().createObjectNode() : node);
+    JsonNode node = Json.tree(file, json, "stack.unreadable", "the case");
+    return new StackJson(file).stack(node);
   }
 
   private StackCase stack(JsonNode node) {

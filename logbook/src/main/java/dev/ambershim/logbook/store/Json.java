@@ -129,4 +129,26 @@ public final class Json {
       }
     }
   }
+
+  /**
+   * A tree from a file's text; an empty object for an empty text.
+   *
+   * @param key of the problem, such as {@code "stack.unreadable"}
+   * @param what the file holds, such as "the case"
+   * @throws Problem with the file and the line, if it is no JSON
+   */
+  public static JsonNode tree(String file, String json, String key, String what) {
+    try {
+      JsonNode node = mapper().readTree(json);
+      return node == null ? mapper().createObjectNode() : node;
+    } catch (JsonProcessingException e) {
+      int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
+      throw new Problem(
+          key,
+          Place.line(file, line),
+          "This is no JSON: " + e.getOriginalMessage() + ".",
+          "Mend it there, or write " + what + " anew.",
+          e);
+    }
+  }
 }
