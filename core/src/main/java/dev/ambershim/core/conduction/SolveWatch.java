@@ -19,7 +19,7 @@ public record SolveWatch(DoubleConsumer progress, BooleanSupplier cancelled) {
    *
    * @throws CancellationException if cancelled
    */
-  void check() {
+  public void check() {
     if (cancelled.getAsBoolean()) {
       throw new CancellationException("the solution was stopped");
     }

@@ -20,6 +20,11 @@ public enum Unit {
   PERCENT("%", 1, "", 1, 1),
   HOUR("h", 1, "", 1, 1),
   COIN("coins", 0, "", 1, 0),
+  NEWTON("N", 0, "", 1, 0),
+  MEGAPASCAL("MPa", 2, "", 1, 2),
+  NEWTON_METRE("N·m", 2, "", 1, 2),
+  MILLIGRAM("mg", 0, "", 1, 0),
+  GRAM("g", 2, "", 1, 2),
   COUNT("", 0, "", 1, 0);
 
   private final String symbol;
