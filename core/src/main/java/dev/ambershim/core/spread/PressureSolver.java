@@ -126,7 +126,7 @@ final class PressureSolver {
 
   PressureSolver(int columns, int rows) {
     int count = 1;
-    for (int n = Math.max(columns, rows); n > 4; n = (n + 1) / 2) {
+    for (int n = Math.max(columns, rows); n > 1; n = (n + 1) / 2) {
       count++;
     }
     levels = new Level[count];
@@ -162,7 +162,7 @@ final class PressureSolver {
   private void cycle(int k) {
     Level l = levels[k];
     Arrays.fill(l.x, 0);
-    int sweeps = k == levels.length - 1 ? 12 : 1;
+    int sweeps = 1;
     for (int s = 0; s < sweeps; s++) {
       l.relax(0);
       l.relax(1);
