@@ -30,6 +30,9 @@ import picocli.CommandLine.Option;
       PlanCommand.class,
       RestCommand.class,
       FlatnessCommand.class,
+      DoseCommand.class,
+      SpreadCommand.class,
+      MountCommand.class,
       RecordCommand.class,
       ScreenshotsCommand.class,
       BenchCommand.class

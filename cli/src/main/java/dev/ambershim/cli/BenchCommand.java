@@ -6,6 +6,7 @@ import dev.ambershim.bench.ImportBench;
 import dev.ambershim.bench.Jmh;
 import dev.ambershim.bench.MeasureBench;
 import dev.ambershim.bench.SolverBench;
+import dev.ambershim.bench.SpreadBench;
 import dev.ambershim.bench.StartBench;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
@@ -29,7 +30,8 @@ final class BenchCommand implements Callable<Integer> {
     SOLVER,
     IMPORT,
     CHART,
-    MEASURE;
+    MEASURE,
+    SPREAD;
 
     @Override
     public String toString() {
@@ -62,6 +64,7 @@ final class BenchCommand implements Callable<Integer> {
           case IMPORT -> imports(node);
           case CHART -> chart(node);
           case MEASURE -> measure(node);
+          case SPREAD -> spread(node);
         };
     PrintWriter out = spec.commandLine().getOut();
     out.println(json ? Json.pretty(node) : words);
@@ -113,6 +116,20 @@ final class BenchCommand implements Callable<Integer> {
         result.flatnessMilliseconds(),
         result.drawsSeconds(),
         result.drawRatio());
+  }
+
+  private static String spread(ObjectNode node) {
+    SpreadBench.Result result = SpreadBench.run();
+    node.put("framesPerSecond", result.framesPerSecond());
+    node.put("slowFramesPerSecond", result.slowFramesPerSecond());
+    node.put("stepRatio", result.stepRatio());
+    return String.format(
+        Locale.ROOT,
+        "Paste on a grid of 200 × 200: %.1f frames a second, 95 of 100 at more than %.1f; a frame"
+            + " takes as long as %.0f plain sweeps.",
+        result.framesPerSecond(),
+        result.slowFramesPerSecond(),
+        result.stepRatio());
   }
 
   private static String chart(ObjectNode node) {

@@ -16,29 +16,28 @@ public record Cure(
     double atLeastMinutes, double likelyMinutes, double safeMinutes, double depthMillimetres) {
   private static final double DAY = 24 * 60;
 
-  /** It holds by its skin once about a seventh is through, but never before half an hour. */
-  private static final double HOLDS = 1.0 / 7;
-
-  private static final double SKIN = 30;
+  /** It holds the lid in its place once a skin of so much is cured, mm; common practice. */
+  private static final double SKIN = 0.45;
 
   /** Nothing cures. */
   public static final Cure NONE = new Cure(0, 0, 0, 0);
 
-  /** The cure of a line; moisture comes from outside only, since the lid shuts the rest off. */
-  public static Cure of(GlueLine line, CloseTerms terms) {
+  /**
+   * The cure of a line. Moisture gets at a dot from all around; at a line around only from outside,
+   * since the lid shuts the rest off.
+   */
+  public static Cure of(GlueLine line, GluePattern pattern, CloseTerms terms) {
     if (line.cubicMillimetres() == 0) {
       return NONE;
     }
     if (terms.kind() == GlueKind.INSTANT) {
       return new Cure(5, 60, 1440, 0);
     }
-    double depth = line.widthMillimetres();
+    double depth =
+        pattern == GluePattern.CORNERS ? line.widthMillimetres() / 2 : line.widthMillimetres();
     double through = minutes(depth, terms);
-    return new Cure(
-        Math.max(SKIN, through * HOLDS),
-        Math.max(SKIN, through),
-        Math.max(SKIN, 2 * through),
-        depth);
+    double skin = Math.min(through, minutes(SKIN, terms));
+    return new Cure(skin, through, 2 * through, depth);
   }
 
   /** Time until moisture has cured so deep, minutes. */

@@ -1,7 +1,5 @@
 package dev.ambershim.core.dosing;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -24,7 +22,7 @@ public record Insulation(
     double thicknessMicrometres,
     double roomMicrometres,
     double wetMillilitres,
-    List<Problem> bars,
+    List<Bar> bars,
     List<String> notes) {
   /** A wet coat of varnish holds about a quarter of solids, by common practice. */
   private static final double SOLIDS = 0.25;
@@ -54,13 +52,13 @@ public record Insulation(
       double hottestCelsius) {
     int coats = terms.coats() == null ? cover.usualCoats() : terms.coats();
     double thick = coats * cover.coatMicrometres();
-    List<Problem> bars = new ArrayList<>();
+    List<Bar> bars = new ArrayList<>();
     List<String> notes = new ArrayList<>();
     if (terms.earlier() != null && terms.earlier() != cover) {
       bars.add(
-          new Problem(
+          new Bar(
               "dose.stacked",
-              Place.field("cover"),
+              "cover",
               "There is "
                   + terms.earlier().words()
                   + " already, and "
@@ -72,9 +70,9 @@ public record Insulation(
     }
     if (thick > roomMicrometres) {
       bars.add(
-          new Problem(
+          new Bar(
               "dose.coverTooHigh",
-              Place.field("cover"),
+              "cover",
               coats
                   + (coats == 1 ? " layer of " : " layers of ")
                   + cover.words()

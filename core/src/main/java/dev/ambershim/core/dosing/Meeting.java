@@ -1,7 +1,5 @@
 package dev.ambershim.core.dosing;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
 import java.util.Optional;
 
 /**
@@ -22,12 +20,12 @@ public record Meeting(MetalPlace place, MetalFace face, boolean said) {
   }
 
   /** Why the plan cannot go on, if it cannot. */
-  public Optional<Problem> bar() {
+  public Optional<Bar> bar() {
     return verdict() == Verdict.NEVER
         ? Optional.of(
-            new Problem(
+            new Bar(
                 "dose.forbidden",
-                Place.field(place.words()),
+                place.words(),
                 "Liquid metal must never meet " + face.words() + ". " + face.mechanism(),
                 remedy()))
         : Optional.empty();

@@ -5,15 +5,20 @@ import dev.ambershim.core.assembly.Chip;
 import dev.ambershim.core.assembly.Cooler;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.clocking.LadderTerms;
+import dev.ambershim.core.dosing.CloseTerms;
+import dev.ambershim.core.dosing.CoatTerms;
 import dev.ambershim.core.fit.Heights;
 import dev.ambershim.core.fit.ShimTerms;
 import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.forecast.Step;
 import dev.ambershim.core.forecast.Terms;
+import dev.ambershim.core.mounting.MountTerms;
 import dev.ambershim.core.procedure.WorkCase;
 import dev.ambershim.core.procedure.WorkLog;
+import dev.ambershim.core.procedure.WorkTerms;
 import dev.ambershim.core.runlog.Judging;
 import dev.ambershim.core.runlog.RunMark;
+import dev.ambershim.core.spread.PasteTerms;
 import dev.ambershim.core.surface.Surfaces;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,6 +48,10 @@ import java.util.stream.Stream;
  * @param heights what stands how high on the chip and around it
  * @param surfaces faces that were probed and lapped
  * @param shim how a shim, a mask or a stencil is cut
+ * @param coat with what and onto what liquid metal goes, and what covers the parts
+ * @param paste what paste goes on, how and how much
+ * @param closing how the lid is glued
+ * @param mounting how the cooler is screwed down
  */
 public record Job(
     String title,
@@ -65,7 +74,11 @@ public record Job(
     WorkLog work,
     Heights heights,
     Surfaces surfaces,
-    ShimTerms shim) {
+    ShimTerms shim,
+    CoatTerms coat,
+    PasteTerms paste,
+    CloseTerms closing,
+    MountTerms mounting) {
   /** Copies its lists, and fills in what an older job does not say. */
   public Job {
     remountKelvin = remountKelvin == null ? Judging.USUAL_REMOUNT_KELVIN : remountKelvin;
@@ -79,6 +92,10 @@ public record Job(
     heights = heights == null ? Heights.NONE : heights;
     surfaces = surfaces == null ? Surfaces.NONE : surfaces;
     shim = shim == null ? ShimTerms.USUAL : shim;
+    coat = coat == null ? CoatTerms.USUAL : coat;
+    paste = paste == null ? PasteTerms.USUAL : paste;
+    closing = closing == null ? CloseTerms.USUAL : closing;
+    mounting = mounting == null ? MountTerms.USUAL : mounting;
   }
 
   /** A new job from a starting point. */
@@ -104,7 +121,11 @@ public record Job(
         WorkLog.EMPTY,
         Heights.NONE,
         Surfaces.NONE,
-        ShimTerms.USUAL);
+        ShimTerms.USUAL,
+        CoatTerms.USUAL,
+        PasteTerms.USUAL,
+        CloseTerms.USUAL,
+        MountTerms.USUAL);
   }
 
   /** By what its runs are judged. */
@@ -214,9 +235,34 @@ public record Job(
     return with("ruinedAt", at);
   }
 
+  /** The same job coated otherwise. */
+  public Job withCoat(CoatTerms other) {
+    return with("coat", other);
+  }
+
+  /** The same job with other paste. */
+  public Job withPaste(PasteTerms other) {
+    return with("paste", other);
+  }
+
+  /** The same job closed otherwise. */
+  public Job withClosing(CloseTerms other) {
+    return with("closing", other);
+  }
+
+  /** The same job screwed down otherwise. */
+  public Job withMounting(MountTerms other) {
+    return with("mounting", other);
+  }
+
+  /** What it says of materials and heights. */
+  public WorkTerms workTerms() {
+    return new WorkTerms(coat, paste, closing, mounting, heights);
+  }
+
   /** What a plan of it is made for. */
   public WorkCase workCase() {
-    return new WorkCase(chip, cooler, before, after, WorkWays.of(this));
+    return new WorkCase(chip, cooler, before, after, WorkWays.of(this), workTerms());
   }
 
   private Job with(String part, Object value) {

@@ -84,7 +84,8 @@ public final class WeighQuestion {
                     job.cooler(),
                     job.before(),
                     option.situation().build(),
-                    ways.with(option.kind())));
+                    ways.with(option.kind()),
+                    job.workTerms()));
         // Runs, and a tool that is on its way, are no waits of the work itself.
         double waits =
             plan.steps().stream()

@@ -126,7 +126,7 @@ final class CleaningSteps {
               "too much at a time",
               "stop it with a dry swab, then alcohol; look between the parts")
           .tools("dropper needle")
-          .needs(Supply.METAL, Amounts.metalForSolder(work))
+          .needs(Supply.METAL, Doses.metalForSolder(work))
           .needs(Supply.SWABS, 12)
           .needs(Supply.BAG, 1)
           .minutes(30, 50, 90)

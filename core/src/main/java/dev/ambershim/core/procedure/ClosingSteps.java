@@ -6,7 +6,11 @@ import static dev.ambershim.core.procedure.Thing.LID;
 import static dev.ambershim.core.procedure.Thing.MACHINE;
 import static dev.ambershim.core.procedure.Thing.PLATE;
 
+import dev.ambershim.core.dosing.CloseTerms;
 import dev.ambershim.core.forecast.Step;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.spread.PastePattern;
 import java.util.List;
 
 /** Closing the lid, and the cooler back on. */
@@ -46,20 +50,32 @@ final class ClosingSteps {
       return;
     }
     boolean around = work.seal() == Way.SEAL_AROUND;
+    Doses doses = work.doses();
+    CloseTerms closing = work.terms().closing();
+    String kind = closing.kind().words();
+    String size = Notation.METRIC.text(closing.bead(Doses.pattern(work)), Unit.MILLIMETRE);
     to.add(
         new StepDraft("glue", Phase.CLOSE, CHIP, LID, BENCH)
             .atOnce()
             .title(around ? "Glue around the rim" : "Four dots of glue")
             .action(
                 around
-                    ? "A thin bead of neutral-curing silicone along the old line on the substrate,"
-                        + " with a gap of three millimetres at one side for air."
-                    : "A dot of neutral-curing silicone of two millimetres at each corner of the"
-                        + " old line on the substrate. No more.")
+                    ? "A bead of "
+                        + kind
+                        + ", "
+                        + size
+                        + " across, along the old line on the substrate, with a gap of "
+                        + Notation.METRIC.text(closing.vent(), Unit.MILLIMETRE)
+                        + " at one side for air."
+                    : "A dot of "
+                        + kind
+                        + ", "
+                        + size
+                        + " across, at each corner of the old line on the substrate. No more.")
             .reason("Glue under the rim is a height too: thin and even, or the lid stands off.")
             .look("No glue inside the rim, none near the die.")
             .wrong("Too much", "it lifts the lid and runs to the die", "wipe it all off, again")
-            .needs(Supply.SILICONE, Amounts.sealant(work, around ? 1 : 0.1))
+            .needs(Supply.SILICONE, doses.glue().grams())
             .minutes(3, 6, 12)
             .caution(Caution.GLUE)
             .sketch(Sketch.GLUE)
@@ -84,19 +100,20 @@ final class ClosingSteps {
         new StepDraft("press", Phase.CLOSE, CHIP, LID, BENCH)
             .title("Press, and let it cure")
             .action(
-                "Put the chip in a press or under a clamp with soft jaws, force on the middle of"
-                    + " the lid only, hand-tight. Leave it lying flat.")
+                "Put the chip in a press or under a clamp with soft jaws, about "
+                    + Notation.METRIC.text(closing.press(), Unit.NEWTON)
+                    + " on the middle of the lid only, as a hand presses. Leave it lying flat.")
             .reason("The glue must set while the lid is as low as it will ever be.")
             .look("The lid does not wander while you tighten. No metal at the rim.")
             .wrong("Metal shows at the rim", "too much in the film", "open it now, clean, again")
             .tools("clamp with soft jaws")
             .minutes(2, 4, 8)
             .wait(
-                30,
-                720,
-                1440,
+                doses.cure().atLeastMinutes(),
+                doses.cure().likelyMinutes(),
+                doses.cure().safeMinutes(),
                 "the glue cures",
-                "bead and humidity; 30 min at least, better 24 h; the label comes first")
+                "how wide it is pressed, humidity and warmth; the label comes first")
             .caution(Caution.FORCE)
             .risk(work.metalRisk())
             .atOnce());
@@ -148,17 +165,23 @@ final class ClosingSteps {
   private static void mount(List<StepDraft> to, WorkCase work) {
     boolean onDie = work.bare();
     if (work.pasted()) {
-      Way paste = work.ways().of(School.PASTE);
+      PastePattern paste = Doses.pastePattern(work);
       to.add(
           new StepDraft("paste", Phase.MOUNT, CHIP, LID, BENCH)
               .title(onDie ? "Paste on the die" : "Paste on the lid")
-              .action(pasteWords(paste, onDie) + " No skin in it, no hair.")
+              .action(
+                  pasteWords(paste, onDie)
+                      + " "
+                      + Notation.METRIC.text(Doses.pasteGrams(work), Unit.GRAM)
+                      + " in all. No skin in it, no hair.")
               .reason("It must cover the shadow of the die; the rest of the lid counts for little.")
               .look(
-                  paste == Way.THIN_SPREAD ? "Even grey, no hollow." : "About as much as planned.")
+                  paste == PastePattern.THIN_SPREAD
+                      ? "Even grey, no hollow."
+                      : "About as much as planned.")
               .wrong("A crumb in the paste", "dried out", "all off, fresh paste")
-              .needs(Supply.PASTE, Amounts.paste(work))
-              .minutes(1, paste == Way.THIN_SPREAD ? 5 : 2, 8)
+              .needs(Supply.PASTE, Doses.pasteGrams(work))
+              .minutes(1, paste == PastePattern.THIN_SPREAD ? 5 : 2, 8)
               .sketch(Sketch.PASTE)
               .risk(onDie ? work.mountRisk() : null));
     }
@@ -167,8 +190,9 @@ final class ClosingSteps {
             .atOnce()
             .title("Set the cooler down and tighten")
             .action(
-                "Straight down, no sliding. Every screw in by a few threads first, then crosswise,"
-                    + " half a turn each, until the springs or stops hold.")
+                "Straight down, no sliding. Every screw in by a few threads first, then crosswise, "
+                    + turns(work.terms().mounting().step())
+                    + " each, until the springs or stops hold.")
             .reason("Tightened on one side first, the plate tilts and pushes the joint out there.")
             .look("The gap under the bracket is the same all around.")
             .wrong("One screw stands higher", "it is tilted", "back half a turn all round, again")
@@ -201,15 +225,25 @@ final class ClosingSteps {
     }
   }
 
-  private static String pasteWords(Way paste, boolean onDie) {
+  private static String pasteWords(PastePattern paste, boolean onDie) {
     String where = onDie ? "the die" : "the lid";
     return switch (paste) {
-      case LINE -> "One line of a grain of rice along the die, in the middle of " + where + ".";
+      case LINE -> "One line along the die, in the middle of " + where + ".";
+      case TWO_LINES -> "Two lines beside each other along " + where + ".";
+      case OWN -> "Your own strokes on " + where + ", as drawn in Coat and dose.";
       case CROSS -> "A cross over the middle of " + where + ", its arms to half-way out.";
       case FIVE_DOTS ->
           "One dot in the middle of " + where + " and four smaller ones half-way out.";
       case THIN_SPREAD -> "Spread it over all of " + where + " with a card, as thin as paper.";
-      default -> "One dot in the middle of " + where + ", the size of a pea.";
+      default -> "One dot in the middle of " + where + ".";
     };
+  }
+
+  private static String turns(double turns) {
+    return turns == 0.5
+        ? "half a turn"
+        : turns == 0.25
+            ? "a quarter turn"
+            : Notation.METRIC.editable(turns, Unit.COUNT) + (turns == 1 ? " turn" : " turns");
   }
 }

@@ -6,6 +6,7 @@ import static dev.ambershim.core.procedure.Thing.LID;
 import static dev.ambershim.core.procedure.Thing.MACHINE;
 import static dev.ambershim.core.procedure.Thing.PLATE;
 
+import dev.ambershim.core.notation.Notation;
 import java.util.List;
 
 /** What is covered, and the liquid metal. */
@@ -66,7 +67,7 @@ final class CoatingSteps {
               .look("A closed shine; no bare contact, no bubble.")
               .wrong("It runs onto the die", "too much", "take it off with a swab of alcohol")
               .tools("fine brush")
-              .needs(Supply.VARNISH, Amounts.coat(work))
+              .needs(Supply.VARNISH, work.doses().cover().map(c -> c.wetMillilitres()).orElse(0.0))
               .minutes(5, 8, 15)
               .wait(10, 15, 30, "first coat dries", "coat, air and warmth; the label comes first")
               .caution(Caution.VARNISH)
@@ -80,7 +81,7 @@ final class CoatingSteps {
               .look("Even shine everywhere.")
               .wrong("The first coat lifts", "it was not dry", "let it dry, and begin again there")
               .tools("fine brush")
-              .needs(Supply.VARNISH, Amounts.coat(work))
+              .needs(Supply.VARNISH, work.doses().cover().map(c -> c.wetMillilitres()).orElse(0.0))
               .minutes(4, 6, 12)
               .wait(20, 30, 90, "second coat dries", "coat, air and warmth; the label comes first")
               .caution(Caution.VARNISH)
@@ -129,7 +130,7 @@ final class CoatingSteps {
                   "Cut strips of polyimide tape to each side of the die, butted at the corners."
                       + " Rub every edge down with a wooden stick.")
               .wrong("An edge lifts", "dust or grease", "off, alcohol, a fresh strip")
-              .needs(Supply.POLYIMIDE_TAPE, Amounts.tape(work))
+              .needs(Supply.POLYIMIDE_TAPE, Doses.tape(work))
               .minutes(10, 15, 30);
       case VINYL_TAPE ->
           step.title("Tape around the die")
@@ -137,7 +138,7 @@ final class CoatingSteps {
                   "Cut strips of vinyl tape to each side of the die, one layer, butted at the"
                       + " corners. Rub every edge down.")
               .wrong("It curls when warm", "vinyl lets go above 80 °C", "take polyimide instead")
-              .needs(Supply.VINYL_TAPE, Amounts.tape(work))
+              .needs(Supply.VINYL_TAPE, Doses.tape(work))
               .minutes(10, 15, 30);
       case SILICONE_COVER ->
           step.title("Silicone around the die")
@@ -166,9 +167,10 @@ final class CoatingSteps {
         new StepDraft("film-die", Phase.COAT, CHIP, BENCH)
             .title("Film the die")
             .action(
-                "One drop of a pinhead, spread with a swab in small circles until the silicon is"
-                    + " wet like a mirror. More only where it stays dry. Stay half a millimetre off"
-                    + " the edge.")
+                "A drop, across: "
+                    + work.doses().drops(Notation.METRIC)
+                    + ". Spread it with a swab in small circles until the silicon is wet like a"
+                    + " mirror. Stay half a millimetre off the edge.")
             .reason("A thin closed film joins; what is too much is pressed out over the edge.")
             .look("A mirror with a sharp border, no ball, no dry spot.")
             .wrong("It rolls in balls", "grease or oxide", "rub harder; else off with it, alcohol")
@@ -179,7 +181,7 @@ final class CoatingSteps {
                     : "the cover holds it",
                 "pick it up with a swab, then alcohol")
             .tools("syringe and needle")
-            .needs(Supply.METAL, Amounts.metalOnDies(work))
+            .needs(Supply.METAL, work.doses().metalGrams(work))
             .needs(Supply.SWABS, 2)
             .needs(Supply.GLOVES, 1)
             .minutes(5, 10, 20)
@@ -200,7 +202,7 @@ final class CoatingSteps {
               .reason("Two wet faces join at once; a dry one leaves gaps.")
               .look("A mirror that does not move when tilted.")
               .wrong("It hangs in a drop", "too much", "take it up with a dry swab")
-              .needs(Supply.METAL, Amounts.metalOnDies(work))
+              .needs(Supply.METAL, work.doses().metalGrams(work))
               .needs(Supply.SWABS, 2)
               .minutes(5, 10, 20)
               .caution(Caution.METAL)
@@ -240,13 +242,15 @@ final class CoatingSteps {
         new StepDraft("film-top", Phase.COAT, CHIP, LID, BENCH)
             .title("Film the top of the lid")
             .action(
-                "A pinhead in the middle, rubbed out in circles over the die's shadow and a"
-                    + " centimetre around it. Stay three millimetres off the edge.")
+                "A drop of "
+                    + work.doses().drops(Notation.METRIC)
+                    + " in the middle, rubbed out in circles over the die's shadow and a centimetre"
+                    + " around it. Stay three millimetres off the edge.")
             .reason("Only the shadow of the die counts; metal at the edge rolls off.")
             .look("A mirror that does not move when tilted.")
             .wrong("It rolls in balls", "grease or oxide", "rub harder; else off with it, alcohol")
             .tools("syringe and needle")
-            .needs(Supply.METAL, Amounts.metalOnLid(work) / 2)
+            .needs(Supply.METAL, work.doses().metalGrams(work))
             .needs(Supply.SWABS, 3)
             .needs(Supply.GLOVES, 1)
             .minutes(5, 10, 20)
@@ -263,7 +267,7 @@ final class CoatingSteps {
               .reason("Two wet faces join at once; a dry one leaves gaps.")
               .look("A mirror that does not move when tilted.")
               .wrong("It hangs in a drop", "too much", "take it up with a dry swab")
-              .needs(Supply.METAL, Amounts.metalOnLid(work) / 2)
+              .needs(Supply.METAL, work.doses().metalGrams(work))
               .needs(Supply.SWABS, 2)
               .minutes(5, 10, 20)
               .caution(Caution.METAL)

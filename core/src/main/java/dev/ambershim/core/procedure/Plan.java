@@ -1,5 +1,6 @@
 package dev.ambershim.core.procedure;
 
+import dev.ambershim.core.dosing.Bar;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
@@ -43,6 +44,15 @@ public record Plan(WorkCase work, List<PlanStep> steps) {
       steps.add(draft.after(before));
     }
     return new Plan(work, steps);
+  }
+
+  /**
+   * Why a step must not be called done, whatever else holds: from the first coat on, nothing goes
+   * on over a forbidden pair, a stacked cover or a gap that no film bridges.
+   */
+  public Optional<Bar> bar(PlanStep step) {
+    boolean later = step.phase().compareTo(Phase.COAT) >= 0 && step.phase() != Phase.TIDY;
+    return later ? work.doses().bars().stream().findFirst() : Optional.empty();
   }
 
   /** The step of a name. */

@@ -15,8 +15,20 @@ import dev.ambershim.core.material.Filling;
  * @param before the build before the work
  * @param after the build after it
  * @param ways what was planned, and how the person works
+ * @param terms what is known of metal, cover, glue, paste, screws and heights
  */
-public record WorkCase(Chip chip, Cooler cooler, Build before, Build after, Ways ways) {
+public record WorkCase(
+    Chip chip, Cooler cooler, Build before, Build after, Ways ways, WorkTerms terms) {
+  /** A case of which nothing more is known. */
+  public WorkCase(Chip chip, Cooler cooler, Build before, Build after, Ways ways) {
+    this(chip, cooler, before, after, ways, WorkTerms.USUAL);
+  }
+
+  /** How much it takes, and what bars it. */
+  public Doses doses() {
+    return Doses.of(this);
+  }
+
   /** What is to be done: as planned, unless the builds say that it cannot be that. */
   public OptionKind option() {
     return ways.option() != null && fits(ways.option()) ? ways.option() : guess();

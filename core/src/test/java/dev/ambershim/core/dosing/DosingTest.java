@@ -212,10 +212,15 @@ class DosingTest {
     // Vapour pressure over water: 12.28 hPa at 10 °C, 23.39 at 20 °C (WMO and steam tables).
     assertThat(Cure.saturation(10)).isCloseTo(12.28, within(0.03));
     assertThat(Cure.saturation(20)).isCloseTo(23.39, within(0.07));
-    Cure cure = Cure.of(GlueLine.of(chip().lid(), GluePattern.AROUND, usual), usual);
-    assertThat(cure.atLeastMinutes()).isGreaterThanOrEqualTo(30);
+    Cure cure =
+        Cure.of(GlueLine.of(chip().lid(), GluePattern.AROUND, usual), GluePattern.AROUND, usual);
     assertThat(cure.safeMinutes()).isGreaterThan(cure.likelyMinutes());
-    assertThat(Cure.of(GlueLine.NONE, usual)).isEqualTo(Cure.NONE);
+    // Common practice: half an hour at least, a day to be safe.
+    assertThat(cure.atLeastMinutes()).isBetween(30.0, 35.0);
+    Cure dots =
+        Cure.of(GlueLine.of(chip().lid(), GluePattern.CORNERS, usual), GluePattern.CORNERS, usual);
+    assertThat(dots.likelyMinutes()).isLessThan(cure.likelyMinutes());
+    assertThat(Cure.of(GlueLine.NONE, GluePattern.NONE, usual)).isEqualTo(Cure.NONE);
   }
 
   private static Chip chip() {

@@ -288,9 +288,9 @@ class PlanTest {
     assertThat(blade.caution()).contains(Caution.BLADE);
     assertThat(drop.action()).contains("drop by drop");
     assertThat(drop.caution()).contains(Caution.METAL);
-    // It takes about the solder's own volume of metal.
+    // It takes about the solder's own volume of metal, whose density falls by 10⁻⁴ a kelvin.
     double more = dissolved.needs().get(Supply.METAL) - scraped.needs().get(Supply.METAL);
-    assertThat(more).isCloseTo(10.5 * 20.5 * 0.25 * 6.44e-3, within(1e-9));
+    assertThat(more).isCloseTo(10.5 * 20.5 * 0.25 * 6.44e-3, within(1e-4));
     // Several passes, turned half round between.
     assertThat(scraped.step("shear-passes").orElseThrow().action()).contains("half round");
   }

@@ -156,16 +156,22 @@ class WorkLogTest {
 
   @Test
   void amountsGoByArea() {
-    // Sedge Q4's die of 9.2 × 19 mm, 40 µm on one face, 6.44 g/cm³, half as much again lost.
-    double grams = 9.2 * 19 * 0.04 * 6.44e-3 * 1.5;
+    // Sedge Q4's die of 9.2 × 19 mm is higher than the hollow, so it carries the lid and the film
+    // is
+    // 15 µm; valleys of 2.5 × (0.05 + 0.8) µm, half a micrometre into nickel; 15 % more; half of it
+    // on each face; 6.4387 g/cm³ at 22 °C; half as much again lost.
+    double grams = 9.2 * 19 * (0.015 + 0.002125 + 0.0005) * 1.15 / 2 * 6.4387e-3 * 1.5;
     Need film =
         PLAN.step("film-die").orElseThrow().needs().stream()
             .filter(n -> n.supply() == Supply.METAL)
             .findFirst()
             .orElseThrow();
-    assertThat(film.amount()).isCloseTo(grams, within(1e-9));
+    assertThat(film.amount()).isCloseTo(grams, within(1e-6));
     Need paste = PLAN.step("paste").orElseThrow().needs().stream().findFirst().orElseThrow();
-    assertThat(paste.amount()).isCloseTo(30.5 * 30.5 * 0.05 * 2.5e-3 * 3, within(1e-9));
+    assertThat(paste.amount())
+        .isCloseTo(
+            30.5 * 30.5 * 0.131 * Math.pow(110 / (160 / 30.5 / 30.5 * 1e6), 0.166) * 2.6e-3 * 1.4,
+            within(1e-9));
   }
 
   @Test

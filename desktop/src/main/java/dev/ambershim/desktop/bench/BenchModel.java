@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.bench;
 
+import dev.ambershim.core.dosing.Bar;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.Lesson;
 import dev.ambershim.core.notation.Notation;
@@ -173,7 +174,15 @@ public final class BenchModel {
    */
   Optional<String> barrier() {
     Shown now = shown.get();
-    if (now.entry().done() || !now.entry().overridden().isEmpty()) {
+    if (now.entry().done()) {
+      return Optional.empty();
+    }
+    // What must never meet is not to be overridden.
+    Optional<Bar> bar = now.plan().bar(now.step());
+    if (bar.isPresent()) {
+      return Optional.of("Stop. " + bar.get().sentence());
+    }
+    if (!now.entry().overridden().isEmpty()) {
       return Optional.empty();
     }
     for (String id : now.step().after()) {

@@ -1,0 +1,120 @@
+package dev.ambershim.cli;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.PasteQuestion;
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.procedure.Doses;
+import dev.ambershim.core.spread.PasteAmount;
+import dev.ambershim.core.spread.PastePattern;
+import dev.ambershim.core.spread.SpreadState;
+import dev.ambershim.logbook.dosing.SpreadJson;
+import dev.ambershim.logbook.store.Json;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code spread}: how paste ends under the cold plate, and what that costs. */
+@Command(
+    name = "spread",
+    mixinStandardHelpOptions = true,
+    description = "Press a job's paste flat, and tell what pattern and amount cost.")
+final class SpreadCommand implements Callable<Integer> {
+  @Spec CommandSpec spec;
+
+  @Parameters(paramLabel = "JOB.json", description = "The job.")
+  Path file;
+
+  @Option(
+      names = "--pattern",
+      paramLabel = "P",
+      description = "Another pattern: ${COMPLETION-CANDIDATES}.")
+  PastePattern pattern;
+
+  @Option(names = "--grams", paramLabel = "G", description = "Another amount.")
+  Double grams;
+
+  @Option(
+      names = "--cells",
+      paramLabel = "N",
+      description = "Cells along the longer side; ${DEFAULT-VALUE} if not said.")
+  int cells = 100;
+
+  @Option(names = "--all", description = "Compare all patterns, and find the least amount.")
+  boolean all;
+
+  @Option(names = "--json", description = "Print JSON.")
+  boolean json;
+
+  @Override
+  public Integer call() {
+    if (cells < 16 || cells > 400) {
+      throw range("--cells", String.valueOf(cells), "16 to 400");
+    }
+    if (grams != null && !(grams >= 0.001 && grams <= 20)) {
+      throw range("--grams", String.valueOf(grams), "0.001 to 20");
+    }
+    Job job = JobInput.read(file);
+    PastePattern laid = pattern == null ? Doses.pastePattern(job.workCase()) : pattern;
+    if (laid == PastePattern.OWN && job.paste().strokes().isEmpty()) {
+      throw new Problem(
+          "spread.strokes",
+          Place.field("--pattern"),
+          "The job has no strokes of its own.",
+          "Draw them in Coat and dose, or take another pattern.");
+    }
+    double amount = grams == null ? Doses.pasteGrams(job.workCase()) : grams;
+    SpreadState end = PasteAmount.rest(PasteQuestion.of(job, laid, amount, cells), SolveWatch.NONE);
+    PasteQuestion.Cost cost = new PasteQuestion.Costs(job).of(end, SolveWatch.NONE);
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      ObjectNode node = SpreadJson.of(laid.words(), amount, end, cost);
+      if (all) {
+        SpreadJson.patterns(node, PasteQuestion.compare(job, SolveWatch.NONE));
+        SpreadJson.amount(
+            node,
+            PasteQuestion.amount(job, SolveWatch.NONE),
+            job.paste().kind().gramsPerCubicCentimetre());
+      }
+      out.println(Json.pretty(node));
+    } else {
+      line(out, laid, end, cost);
+      if (all) {
+        List<PasteQuestion.Compared> others = PasteQuestion.compare(job, SolveWatch.NONE);
+        others.stream()
+            .filter(c -> c.pattern() != laid)
+            .forEach(c -> line(out, c.pattern(), c.end(), c.cost()));
+      }
+    }
+    out.flush();
+    return 0;
+  }
+
+  private static Problem range(String option, String value, String range) {
+    return new Problem(
+        "spread.range", Place.field(option), value + " cannot be.", "Give " + range + ".");
+  }
+
+  private static void line(
+      PrintWriter out, PastePattern pattern, SpreadState end, PasteQuestion.Cost cost) {
+    out.printf(
+        Locale.ROOT,
+        "%-17s covers %5.1f of 100, the dies %5.1f; %5.1f µm; %4.1f of 100 pressed out;"
+            + " costs %5.2f K%n",
+        pattern.words(),
+        100 * end.cover(),
+        100 * end.shadowCover(),
+        end.meanMicrometres(),
+        100 * end.overflowShare(),
+        cost.meanKelvin());
+  }
+}
