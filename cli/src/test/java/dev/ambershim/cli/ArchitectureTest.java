@@ -86,7 +86,8 @@ class ArchitectureTest {
   @ArchTest
   static final ArchRule STAGES_DO_NOT_KNOW_EACH_OTHER =
       slices()
-          .matching("dev.ambershim.desktop.(weigh|baseline|open|clean|measure|lap|bench|prove)..")
+          .matching(
+              "dev.ambershim.desktop.(weigh|baseline|open|clean|measure|lap|coat|close|bench|prove)..")
           .should()
           .notDependOnEachOther();
 

@@ -29,8 +29,8 @@ public record MetalDose(
     Optional<Double> mostCubicMillimetres,
     double wantedCubicMillimetres,
     boolean runs) {
-  /** A little more than the least, so that a dose that falls short is not dry at once. */
-  private static final double MARGIN = 1.15;
+  /** So many standard deviations more than the least make nine doses of ten enough. */
+  private static final double NINE_ENOUGH = 1.2816;
 
   /** Metal never comes out evenly: on a flat board along half of the edge, as a rule. */
   private static final double UNEVEN = 2;
@@ -68,9 +68,12 @@ public record MetalDose(
         Double.isFinite(free)
             ? Optional.of(gap + valleys + free * Squeezed.outlet(place, terms.upright(), UNEVEN))
             : Optional.empty();
-    double wanted = least * MARGIN;
+    double ofGap =
+        Math.log(place.highGapMicrometres() / place.gapMicrometres()) / NINE_IN_TEN * gap / least;
+    double spread = Math.hypot(ofGap, terms.measuring().spread() / Math.sqrt(bothFaces ? 2 : 1));
+    double wanted = least * Math.exp(NINE_ENOUGH * spread);
     if (most.isPresent()) {
-      wanted = Math.max(least, Math.min(wanted, (least + most.get()) / 2));
+      wanted = Math.max(least, Math.min(wanted, Math.sqrt(least * most.get())));
     }
     return new MetalDose(
         place, bothFaces ? 2 : 1, gap, valleys, takenIn, least, most, wanted, runs);

@@ -134,8 +134,8 @@ public record DoseAnswer(
 
   private static Working working(MetalDose dose, CoatTerms coat) {
     return new Working(
-        "volume = area × gap + what both faces' valleys hold + what they take in over a year, 15 %"
-            + " more; drop = (6V/π)^⅓; what is more stands as a bead along the edge",
+        "volume = area × gap + what both faces' valleys hold + what they take in over a year, and"
+            + " so much more that nine doses of ten are enough; drop = (6V/π)^⅓; what is more stands as a bead along the edge",
         List.of(
             new Working.Input("film area", dose.place().areaSquareMillimetres(), "mm²"),
             new Working.Input("gap", dose.place().gapMicrometres(), "µm"),

@@ -98,6 +98,7 @@ public record MountQuestion(
             onDie ? terms.die() : terms.lid(),
             Unit.MEGAPASCAL,
             notation);
+    boolean borne = kept;
     if (onDie) {
       kept &=
           check(
@@ -119,7 +120,7 @@ public record MountQuestion(
             + notation.text(cross.worst().seat().peakMegapascals(), Unit.MEGAPASCAL)
             + ".");
     return new MountQuestion(
-        cross, naive, wedge, answer(job, cross, onDie, kept, notation), checks, kept);
+        cross, naive, wedge, answer(job, cross, onDie, borne, kept, notation), checks, kept);
   }
 
   private static boolean inside(List<Patch> tops, PlateSeat end) {
@@ -148,7 +149,7 @@ public record MountQuestion(
   }
 
   private static Finding answer(
-      Job job, Tightening cross, boolean onDie, boolean kept, Notation notation) {
+      Job job, Tightening cross, boolean onDie, boolean borne, boolean kept, Notation notation) {
     MountTerms terms = job.mounting();
     PlateSeat end = cross.end();
     boolean torque = terms.drive() == Drive.TORQUE;
@@ -170,7 +171,12 @@ public record MountQuestion(
                     + " of a turn at a time, "
                     + each
                     + " rounds."
-                : "That is more than it should bear: less torque, softer springs or washers away.");
+                : borne
+                    ? "But on the way an edge of the die gets "
+                        + notation.text(cross.worst().seat().peakMegapascals(), Unit.MEGAPASCAL)
+                        + ": turn less at a time."
+                    : "That is more than it should bear: less torque, softer springs, or washers"
+                        + " away.");
     List<Working.Input> inputs = new ArrayList<>();
     for (int s = 0; s < terms.screws(); s++) {
       inputs.add(new Working.Input(terms.places().get(s).name(), end.newtons().get(s), "N"));

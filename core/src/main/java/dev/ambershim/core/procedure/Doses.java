@@ -234,7 +234,7 @@ public record Doses(
                 - (top.depthMillimetres() + die.depthMillimetres()) / 2;
         double away = Math.max(0.05, Math.hypot(Math.max(0, x), Math.max(0, y)));
         if (least == null || away < least.millimetres()) {
-          least = new Nearest(away, top.name());
+          least = new Nearest(away, "the part \"" + top.name() + "\"");
         }
       }
     }

@@ -24,6 +24,14 @@ public enum PastePattern {
     return words;
   }
 
+  /** As it stands in a sentence: "a dot", "two lines". */
+  public String withArticle() {
+    return switch (this) {
+      case DOT, LINE, CROSS, THIN_SPREAD -> "a " + words;
+      default -> words;
+    };
+  }
+
   /**
    * The strokes of the pattern on a face, mm from its middle; a dot is a stroke of one place.
    *

@@ -75,8 +75,11 @@ class DosingTest {
     // What most presses out reaches the part, and no further.
     assertThat(dose.reachMillimetres(dose.mostCubicMillimetres().orElseThrow(), false))
         .isCloseTo(3, within(1e-9));
-    assertThat(MetalDose.of(place(40, 3.0), FLAT, false).drop().cubicMillimetres())
-        .isCloseTo(dose.wantedCubicMillimetres(), within(1e-12));
+    MetalDose one = MetalDose.of(place(40, 3.0), FLAT, false);
+    assertThat(one.leastDrop().cubicMillimetres())
+        .isCloseTo(dose.leastCubicMillimetres(), within(1e-12));
+    // One drop is measured out once, so its error is not evened out.
+    assertThat(one.wantedCubicMillimetres()).isGreaterThan(dose.wantedCubicMillimetres());
   }
 
   /** A standing board lets all of it run to one edge, so it allows less. */
@@ -106,6 +109,9 @@ class DosingTest {
     assertThat(little.reaches()).isLessThan(0.01);
     assertThat(much.dry()).isLessThan(0.01);
     assertThat(much.reaches()).isGreaterThan(0.95);
+    // The wanted dose is meant to be enough nine times in ten.
+    MetalDose free = MetalDose.of(place(40, 9.0), FLAT, true);
+    assertThat(free.odds(free.wantedCubicMillimetres(), FLAT).dry()).isBetween(0.08, 0.12);
     assertThat(right.dry()).isBetween(0.05, 0.6);
     CoatTerms scale =
         new CoatTerms(

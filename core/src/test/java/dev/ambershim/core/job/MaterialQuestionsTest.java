@@ -56,7 +56,7 @@ class MaterialQuestionsTest {
         .startsWith("A drop ")
         .contains(" mm across on each face. Under ")
         .contains("it goes dry; at ")
-        .endsWith("capacitor C4.");
+        .endsWith("the part \"capacitor C4\".");
     assertThat(answer.doses().films().get(0).place().partMillimetres())
         .isCloseTo(3.5, within(1e-9));
     double near =

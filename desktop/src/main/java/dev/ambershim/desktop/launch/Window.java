@@ -3,6 +3,8 @@ package dev.ambershim.desktop.launch;
 import dev.ambershim.desktop.baseline.BaselineView;
 import dev.ambershim.desktop.bench.BenchView;
 import dev.ambershim.desktop.clean.CleanView;
+import dev.ambershim.desktop.close.CloseView;
+import dev.ambershim.desktop.coat.CoatView;
 import dev.ambershim.desktop.lap.LapView;
 import dev.ambershim.desktop.measure.MeasureView;
 import dev.ambershim.desktop.open.OpenView;
@@ -39,6 +41,10 @@ public final class Window {
             picker,
             view ->
                 Map.of(
+                    Stage.COAT,
+                    () -> new CoatView(model),
+                    Stage.CLOSE,
+                    () -> new CloseView(model),
                     Stage.MEASURE,
                     () -> new MeasureView(model, view, Bell.tick()),
                     Stage.LAP,
@@ -76,7 +82,8 @@ public final class Window {
     stage.setMinHeight(640);
     stage.setOnCloseRequest(
         e ->
-            model.keepWindow(
+            model.keep(
+                "window",
                 Math.round(stage.getX())
                     + ","
                     + Math.round(stage.getY())

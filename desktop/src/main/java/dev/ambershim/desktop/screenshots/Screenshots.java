@@ -14,7 +14,6 @@ import dev.ambershim.desktop.draw.Camera;
 import dev.ambershim.desktop.draw.Frames;
 import dev.ambershim.desktop.launch.Opening;
 import dev.ambershim.desktop.launch.Window;
-import dev.ambershim.desktop.shell.ChartPanel;
 import dev.ambershim.desktop.shell.Opened;
 import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
@@ -105,7 +104,6 @@ public final class Screenshots extends Application {
     shots.add(new Shot("weigh", () -> go(Stage.WEIGH)));
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
-    shots.add(new Shot("prove-cores", this::readChart));
     shots.add(new Shot("prove-ladder", () -> scrollTo("#prove-ladder-answer")));
     shots.add(
         new Shot(
@@ -149,6 +147,8 @@ public final class Screenshots extends Application {
     shots.add(new Shot("measure-face", () -> scrollTo("#face-answer"), this::measured));
     shots.add(new Shot("measure-shim", () -> scrollTo("#shim-answer"), this::measured));
     shots.add(new Shot("lap", () -> go(Stage.LAP), this::measured));
+    shots.add(new Shot("coat", () -> go(Stage.COAT), this::measured));
+    shots.add(new Shot("coat-paste", this::pressPaste, this::pressed));
     shots.add(
         new Shot(
             "prove-paper",
@@ -158,7 +158,7 @@ public final class Screenshots extends Application {
               model.open(fennel);
               go(Stage.PROVE);
             }));
-    shots.add(new Shot("measure-paper", () -> go(Stage.MEASURE), this::measured));
+    shots.add(new Shot("close-paper", () -> go(Stage.CLOSE), this::measured));
     shots.add(
         new Shot(
             "conduct",
@@ -248,14 +248,14 @@ public final class Screenshots extends Application {
     model.stageProperty().set(stage);
   }
 
-  /** The chart from nearer, with its reading line and a mark. */
-  private void readChart() {
-    scrollTo("#prove-chart");
-    ChartPanel panel = (ChartPanel) shell.lookup("#prove-chart-stack").getParent();
-    panel.model().zoom(10, 0.6);
-    panel.model().readAt(630, 180);
-    ((Button) shell.lookup("#prove-chart-mark")).fire();
-    panel.model().step(35);
+  /** The paste pressed flat, some of the way. */
+  private void pressPaste() {
+    scrollTo("#paste-answer");
+    ((Button) shell.lookup("#paste-press")).fire();
+  }
+
+  private boolean pressed() {
+    return ((Button) shell.lookup("#paste-press")).getText().startsWith("Press");
   }
 
   /** Brings a node to the top of the middle. */

@@ -12,8 +12,13 @@ import java.util.Map;
  * @param notation units and decimal mark
  * @param lastJob the job that was open last, or empty
  * @param window place and size of the window as {@code x,y,width,height}, or empty
+ * @param perMillimetre units of the screen that make a millimetre
  */
-public record Preferences(Theme theme, Notation notation, String lastJob, String window) {
+public record Preferences(
+    Theme theme, Notation notation, String lastJob, String window, double perMillimetre) {
+  /** A screen of 96 units an inch, which most are told to be. */
+  private static final double USUAL = 96 / 25.4;
+
   /** Reads what was kept, with sensible values where nothing was. */
   public static Preferences of(Logbook logbook) {
     Map<String, String> kept = logbook.settings();
@@ -25,7 +30,17 @@ public record Preferences(Theme theme, Notation notation, String lastJob, String
             "yes".equals(kept.get("decimalComma")),
             "yes".equals(kept.get("twelveHours"))),
         kept.getOrDefault("lastJob", ""),
-        kept.getOrDefault("window", ""));
+        kept.getOrDefault("window", ""),
+        number(kept.get("perMillimetre"), USUAL));
+  }
+
+  private static double number(String text, double usual) {
+    try {
+      double value = text == null ? usual : Double.parseDouble(text);
+      return value >= 1 && value <= 40 ? value : usual;
+    } catch (NumberFormatException e) {
+      return usual;
+    }
   }
 
   static void keep(Logbook logbook, Theme theme, Notation notation) {

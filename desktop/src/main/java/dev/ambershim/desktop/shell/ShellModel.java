@@ -35,11 +35,13 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
@@ -58,6 +60,7 @@ public final class ShellModel implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Assessment> assessment = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
+  private final DoubleProperty perMillimetre = new SimpleDoubleProperty(96 / 25.4);
   private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.PROVE);
   private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.AFTER);
   private final ObjectProperty<Weighing> weighing = new SimpleObjectProperty<>();
@@ -104,6 +107,7 @@ public final class ShellModel implements AutoCloseable {
     logs.putAll(from.logs());
     theme.set(from.preferences().theme());
     notation.set(from.preferences().notation());
+    perMillimetre.set(from.preferences().perMillimetre());
     jobs.setAll(from.jobs());
     from.assessment().ifPresent(assessment::set);
     from.stored().ifPresent(this::take);
@@ -119,7 +123,7 @@ public final class ShellModel implements AutoCloseable {
   private static Optional<Side> sideOf(Stage stage) {
     return switch (stage) {
       case WEIGH, BASELINE, OPEN, CLEAN -> Optional.of(Side.BEFORE);
-      case PROVE, KEEP -> Optional.of(Side.AFTER);
+      case COAT, CLOSE, PROVE, KEEP -> Optional.of(Side.AFTER);
       default -> Optional.empty();
     };
   }
@@ -379,18 +383,22 @@ public final class ShellModel implements AutoCloseable {
         done -> {});
   }
 
-  /** Remembers where the window stands. */
-  public void keepWindow(String place) {
-    if (logbook == null) {
-      return;
+  /** Remembers a setting that belongs to this machine, such as where the window stands. */
+  public void keep(String key, String value) {
+    if (logbook != null) {
+      work.submit(
+          "",
+          progress -> {
+            logbook.keepSetting(key, value);
+            return value;
+          },
+          done -> {});
     }
-    work.submit(
-        "",
-        progress -> {
-          logbook.keepSetting("window", place);
-          return place;
-        },
-        done -> {});
+  }
+
+  /** How many units of the screen make a millimetre, as it was held against a card. */
+  public DoubleProperty perMillimetreProperty() {
+    return perMillimetre;
   }
 
   /** The line of work. */

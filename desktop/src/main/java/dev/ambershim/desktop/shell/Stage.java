@@ -12,12 +12,8 @@ public enum Stage {
       7,
       "Coat and dose",
       "How much liquid metal, paste, varnish, glue? What must it never touch?",
-      "Here you will get amounts, drops at true size, and what must never meet."),
-  CLOSE(
-      8,
-      "Close and mount",
-      "How thick will the joint be? How hard, in which order?",
-      "Here you will get the gap under the lid, the force of the screws, and the curing clock."),
+      ""),
+  CLOSE(8, "Close and mount", "How thick will the joint be? How hard, in which order?", ""),
   PROVE(9, "Prove", "Did it work, and how far does it clock now?", ""),
   KEEP(
       10,

@@ -1,0 +1,88 @@
+package dev.ambershim.desktop.close;
+
+import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.job.CloseAnswer;
+import dev.ambershim.core.job.FirstStart;
+import dev.ambershim.core.job.FitQuestion;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.MountQuestion;
+import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.notation.Unit;
+import dev.ambershim.desktop.shell.ShellModel;
+import dev.ambershim.desktop.shell.Stage;
+import dev.ambershim.desktop.shell.StageWork;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+
+/** What Close and mount shows, worked out behind the window; a newer edit stops an older one. */
+public final class CloseModel {
+  /**
+   * What is on screen, all of one piece.
+   *
+   * @param job what it was worked out for
+   * @param close how the lid lies; empty when none is put on
+   * @param mount how the cooler presses
+   * @param checks limits, and what the wedge costs, a sentence each
+   */
+  public record Shown(
+      Job job, Optional<CloseAnswer> close, MountQuestion mount, List<String> checks) {}
+
+  private final StageWork<Shown> work;
+  private final StageWork<FirstStart> start;
+
+  /** A model over the shell's job. */
+  public CloseModel(ShellModel shell) {
+    work =
+        new StageWork<>(
+            shell,
+            Stage.CLOSE,
+            "turning the screws",
+            job -> {
+              Notation notation = shell.notationProperty().get();
+              return watch -> worked(job, notation, watch);
+            });
+    start =
+        new StageWork<>(
+            shell, Stage.CLOSE, "the first minute", job -> watch -> FirstStart.of(job, watch));
+    work.outdated();
+    start.outdated();
+  }
+
+  private static Shown worked(Job job, Notation notation, SolveWatch watch) {
+    MountQuestion mount = MountQuestion.of(job, notation);
+    List<String> checks = new ArrayList<>(mount.checks());
+    Optional<FitQuestion.Tilted> cost = mount.cost(job, watch);
+    cost.ifPresent(
+        c ->
+            checks.add(
+                "The paste ends between "
+                    + notation.fixed(notation.shown(c.thinMicrometres(), Unit.MICROMETRE), 1)
+                    + " and "
+                    + notation.fixed(notation.shown(c.thickMicrometres(), Unit.MICROMETRE), 1)
+                    + " "
+                    + notation.symbol(Unit.MICROMETRE)
+                    + ": "
+                    + notation.text(c.meanKelvin(), Unit.KELVIN)
+                    + " in the mean of the cores, "
+                    + notation.text(c.spreadKelvin(), Unit.KELVIN)
+                    + " in their spread."));
+    if (mount.wedge().isEmpty()) {
+      checks.add(
+          "Liquid metal carries nothing: the plate lies on what it touches, and uneven screws do not"
+              + " tilt it as long as their force acts within that.");
+    }
+    return new Shown(job, CloseAnswer.of(job, notation), mount, checks);
+  }
+
+  /** What is on screen; null until it is first worked out. */
+  public ReadOnlyObjectProperty<Shown> shownProperty() {
+    return work.shownProperty();
+  }
+
+  /** The first minute; null until it is first worked out. */
+  public ReadOnlyObjectProperty<FirstStart> startProperty() {
+    return start.shownProperty();
+  }
+}
