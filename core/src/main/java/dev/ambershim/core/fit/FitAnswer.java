@@ -7,7 +7,9 @@ import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Problem;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.Executor;
@@ -292,14 +294,21 @@ public record FitAnswer(
 
   /** Gaps over each die of a chip that the lid would leave, as far as they were read. */
   public static List<InnerGap> innerGaps(Heights heights, Chip chip, boolean replacement) {
+    return innerChains(heights, chip, replacement).entrySet().stream()
+        .map(e -> InnerGap.of(e.getKey(), e.getValue()))
+        .toList();
+  }
+
+  /** The same gaps by die, without what a film makes of them, which takes many draws. */
+  public static Map<String, Chain> innerChains(Heights heights, Chip chip, boolean replacement) {
     Reading cavity = replacement ? heights.newCavity() : heights.cavity();
+    Map<String, Chain> gaps = new LinkedHashMap<>();
     if (!cavity.taken() || !heights.glue().taken()) {
-      return List.of();
+      return gaps;
     }
     Budget budget = budget(heights);
     Chain room =
         budget.chain("depth of the hollow", cavity).plus(budget.chain("glue line", heights.glue()));
-    List<InnerGap> gaps = new ArrayList<>();
     for (Top top : heights.tops()) {
       boolean known =
           top.kind() == TopKind.DIE
@@ -307,7 +316,7 @@ public record FitAnswer(
               && !top.overBoard()
               && chip.dies().stream().anyMatch(d -> d.name().equals(top.name()));
       if (known) {
-        gaps.add(InnerGap.of(top.name(), room.minus(budget.chain(top.name(), top.height()))));
+        gaps.put(top.name(), room.minus(budget.chain(top.name(), top.height())));
       }
     }
     return gaps;

@@ -45,6 +45,9 @@ public record MountQuestion(
   private static final double USUAL_ROOM = 22;
   private static final int PLACES = 21;
 
+  /** A wedge below this is no wedge. */
+  private static final double LEVEL_MICROMETRES = 0.05;
+
   /** Copies its list. */
   public MountQuestion {
     checks = List.copyOf(checks);
@@ -216,6 +219,9 @@ public record MountQuestion(
       return Optional.empty();
     }
     PasteWedge w = wedge.get();
+    if (w.thickMicrometres() - w.thinMicrometres() < LEVEL_MICROMETRES) {
+      return Optional.of(new FitQuestion.Tilted(0, 0, w.thinMicrometres(), w.thickMicrometres()));
+    }
     JointCost cost =
         new JointCost(
             BuildStack.likely(

@@ -15,6 +15,8 @@ import java.util.List;
  */
 public final class SpreadPicture {
   private static final double FOOT = 44;
+  private static final double SCALE = 60;
+  private static final int SHADES = 30;
   private static final int DRY = 0x4a443d;
   private static final int HALF = 0x7d7466;
   private static final int AIR = 0xf6f2ea;
@@ -81,11 +83,21 @@ public final class SpreadPicture {
             + " %, the die "
             + notation.fixed(100 * state.shadowCover(), 0)
             + " %";
+    boolean even = high - low < 0.5;
     String thick =
         notation.text(low, Unit.MICROMETRE)
-            + (high - low < 0.5 ? "" : " to " + notation.text(high, Unit.MICROMETRE));
+            + (even ? "" : " to " + notation.text(high, Unit.MICROMETRE));
     pen.words(at[0], at[1] + h + 15, dry, Tone.INK, 12, Anchor.START);
-    pen.words(at[0] + w, at[1] + h + 15, thick, Tone.INK, 12, Anchor.END);
+    if (even) {
+      pen.words(at[0] + w, at[1] + h + 15, thick, Tone.INK, 12, Anchor.END);
+    } else {
+      String end = notation.text(high, Unit.MICROMETRE);
+      double bar = at[0] + w - SCALE - 6.6 * end.length() - 2;
+      scale(pen, bar, at[1] + h + 6, (high - low) / span);
+      pen.words(at[0] + w, at[1] + h + 15, end, Tone.INK, 12, Anchor.END);
+      pen.words(
+          bar - 5, at[1] + h + 15, notation.number(low, Unit.MICROMETRE), Tone.INK, 12, Anchor.END);
+    }
     String out =
         notation.fixed(100 * state.overflowShare(), 0)
             + " % pressed out"
@@ -103,6 +115,15 @@ public final class SpreadPicture {
         11,
         Anchor.END);
     return pen.picture(width, height, "Paste under the plate: " + dry + ", " + thick + ".");
+  }
+
+  /** The colours from the thinnest to the thickest. */
+  private static void scale(Pen pen, double x, double y, double share) {
+    int[] colours = new int[SHADES];
+    for (int k = 0; k < SHADES; k++) {
+      colours[k] = Cividis.at(0.25 + 0.75 * share * k / (SHADES - 1));
+    }
+    pen.raster(x, y, SCALE, 9, SHADES, colours);
   }
 
   /** The height that a comparison of so many patterns takes. */

@@ -17,10 +17,10 @@ import java.util.List;
 final class ClosingSteps {
   private ClosingSteps() {}
 
-  static void add(List<StepDraft> to, WorkCase work) {
+  static void add(List<StepDraft> to, WorkCase work, Doses doses) {
     if (work.option().opens()) {
       if (work.closes()) {
-        close(to, work);
+        close(to, work, doses);
       } else {
         bare(to, work);
       }
@@ -28,7 +28,7 @@ final class ClosingSteps {
     mount(to, work);
   }
 
-  private static void close(List<StepDraft> to, WorkCase work) {
+  private static void close(List<StepDraft> to, WorkCase work, Doses doses) {
     if (work.seal() == Way.SEAL_NONE) {
       to.add(chipIn(CHIP, MACHINE).atOnce());
       to.add(
@@ -50,7 +50,6 @@ final class ClosingSteps {
       return;
     }
     boolean around = work.seal() == Way.SEAL_AROUND;
-    Doses doses = work.doses();
     CloseTerms closing = work.terms().closing();
     String kind = closing.kind().words();
     String size = Notation.METRIC.text(closing.bead(Doses.pattern(work)), Unit.MILLIMETRE);

@@ -13,10 +13,10 @@ import java.util.List;
 final class CoatingSteps {
   private CoatingSteps() {}
 
-  static void add(List<StepDraft> to, WorkCase work) {
+  static void add(List<StepDraft> to, WorkCase work, Doses doses) {
     if (work.metalOnDie()) {
       if (work.cover() != Way.NO_COVER) {
-        cover(to, work);
+        cover(to, work, doses);
       }
       if (work.bare() && work.ways().takes(Way.REST_SHIM)) {
         to.add(
@@ -35,13 +35,13 @@ final class CoatingSteps {
                 .risk(work.mountRisk())
                 .hold("Is the shim flat, and lower than the die?"));
       }
-      film(to, work);
+      film(to, work, doses);
     } else if (work.metalOnLid()) {
-      filmOnLid(to, work);
+      filmOnLid(to, work, doses);
     }
   }
 
-  private static void cover(List<StepDraft> to, WorkCase work) {
+  private static void cover(List<StepDraft> to, WorkCase work, Doses doses) {
     Way cover = work.cover();
     boolean varnish = cover == Way.VARNISH;
     if (varnish) {
@@ -67,7 +67,7 @@ final class CoatingSteps {
               .look("A closed shine; no bare contact, no bubble.")
               .wrong("It runs onto the die", "too much", "take it off with a swab of alcohol")
               .tools("fine brush")
-              .needs(Supply.VARNISH, work.doses().cover().map(c -> c.wetMillilitres()).orElse(0.0))
+              .needs(Supply.VARNISH, doses.cover().map(c -> c.wetMillilitres()).orElse(0.0))
               .minutes(5, 8, 15)
               .wait(10, 15, 30, "first coat dries", "coat, air and warmth; the label comes first")
               .caution(Caution.VARNISH)
@@ -81,7 +81,7 @@ final class CoatingSteps {
               .look("Even shine everywhere.")
               .wrong("The first coat lifts", "it was not dry", "let it dry, and begin again there")
               .tools("fine brush")
-              .needs(Supply.VARNISH, work.doses().cover().map(c -> c.wetMillilitres()).orElse(0.0))
+              .needs(Supply.VARNISH, doses.cover().map(c -> c.wetMillilitres()).orElse(0.0))
               .minutes(4, 6, 12)
               .wait(20, 30, 90, "second coat dries", "coat, air and warmth; the label comes first")
               .caution(Caution.VARNISH)
@@ -162,13 +162,13 @@ final class CoatingSteps {
     };
   }
 
-  private static void film(List<StepDraft> to, WorkCase work) {
+  private static void film(List<StepDraft> to, WorkCase work, Doses doses) {
     to.add(
         new StepDraft("film-die", Phase.COAT, CHIP, BENCH)
             .title("Film the die")
             .action(
                 "A drop, across: "
-                    + work.doses().drops(Notation.METRIC)
+                    + doses.drops(Notation.METRIC)
                     + ". Spread it with a swab in small circles until the silicon is wet like a"
                     + " mirror. Stay half a millimetre off the edge.")
             .reason("A thin closed film joins; what is too much is pressed out over the edge.")
@@ -181,7 +181,7 @@ final class CoatingSteps {
                     : "the cover holds it",
                 "pick it up with a swab, then alcohol")
             .tools("syringe and needle")
-            .needs(Supply.METAL, work.doses().metalGrams(work))
+            .needs(Supply.METAL, doses.metalGrams(work))
             .needs(Supply.SWABS, 2)
             .needs(Supply.GLOVES, 1)
             .minutes(5, 10, 20)
@@ -202,7 +202,7 @@ final class CoatingSteps {
               .reason("Two wet faces join at once; a dry one leaves gaps.")
               .look("A mirror that does not move when tilted.")
               .wrong("It hangs in a drop", "too much", "take it up with a dry swab")
-              .needs(Supply.METAL, work.doses().metalGrams(work))
+              .needs(Supply.METAL, doses.metalGrams(work))
               .needs(Supply.SWABS, 2)
               .minutes(5, 10, 20)
               .caution(Caution.METAL)
@@ -226,7 +226,7 @@ final class CoatingSteps {
             .holdPhoto("Is the film closed, thin and off the edge?"));
   }
 
-  private static void filmOnLid(List<StepDraft> to, WorkCase work) {
+  private static void filmOnLid(List<StepDraft> to, WorkCase work, Doses doses) {
     to.add(
         new StepDraft("collar", Phase.COAT, MACHINE, CHIP, LID)
             .title("Lay a collar around the lid")
@@ -243,14 +243,14 @@ final class CoatingSteps {
             .title("Film the top of the lid")
             .action(
                 "A drop of "
-                    + work.doses().drops(Notation.METRIC)
+                    + doses.drops(Notation.METRIC)
                     + " in the middle, rubbed out in circles over the die's shadow and a centimetre"
                     + " around it. Stay three millimetres off the edge.")
             .reason("Only the shadow of the die counts; metal at the edge rolls off.")
             .look("A mirror that does not move when tilted.")
             .wrong("It rolls in balls", "grease or oxide", "rub harder; else off with it, alcohol")
             .tools("syringe and needle")
-            .needs(Supply.METAL, work.doses().metalGrams(work))
+            .needs(Supply.METAL, doses.metalGrams(work))
             .needs(Supply.SWABS, 3)
             .needs(Supply.GLOVES, 1)
             .minutes(5, 10, 20)
@@ -267,7 +267,7 @@ final class CoatingSteps {
               .reason("Two wet faces join at once; a dry one leaves gaps.")
               .look("A mirror that does not move when tilted.")
               .wrong("It hangs in a drop", "too much", "take it up with a dry swab")
-              .needs(Supply.METAL, work.doses().metalGrams(work))
+              .needs(Supply.METAL, doses.metalGrams(work))
               .needs(Supply.SWABS, 2)
               .minutes(5, 10, 20)
               .caution(Caution.METAL)

@@ -18,7 +18,7 @@ import dev.ambershim.core.dosing.Meeting;
 import dev.ambershim.core.dosing.MetalDose;
 import dev.ambershim.core.dosing.MetalFace;
 import dev.ambershim.core.dosing.MetalPlace;
-import dev.ambershim.core.finding.Interval;
+import dev.ambershim.core.fit.Chain;
 import dev.ambershim.core.fit.FitAnswer;
 import dev.ambershim.core.fit.InnerGap;
 import dev.ambershim.core.fit.Top;
@@ -171,17 +171,18 @@ public record Doses(
                         - die.heightMicrometres());
     double low = gap * 0.75;
     double high = gap * 1.4;
-    Optional<InnerGap> measured =
+    Optional<Chain> measured =
         work.closes()
-            ? FitAnswer.innerGaps(work.terms().heights(), work.chip(), work.newLid()).stream()
-                .filter(g -> g.die().equals(die.name()))
-                .findFirst()
+            ? Optional.ofNullable(
+                FitAnswer.innerChains(work.terms().heights(), work.chip(), work.newLid())
+                    .get(die.name()))
             : Optional.empty();
     if (measured.isPresent()) {
-      gap = measured.get().gap().nominal() * 1000;
-      Interval drawn = measured.get().gap().drawn();
-      low = drawn.low() * 1000;
-      high = drawn.high() * 1000;
+      gap = measured.get().nominal() * 1000;
+      // Nine cases in ten, by the root of the sum of squares.
+      double half = 1.645 * measured.get().standardMillimetres() * 1000;
+      low = gap - half;
+      high = gap + half;
     }
     if (gap > DEEPEST_MICROMETRES) {
       bars.add(

@@ -15,8 +15,9 @@ import java.util.Set;
  *
  * @param work what it was made for
  * @param steps the steps
+ * @param doses how much it takes, and what bars it
  */
-public record Plan(WorkCase work, List<PlanStep> steps) {
+public record Plan(WorkCase work, List<PlanStep> steps, Doses doses) {
   /** Copies its list. */
   public Plan {
     steps = List.copyOf(steps);
@@ -25,13 +26,14 @@ public record Plan(WorkCase work, List<PlanStep> steps) {
   /** The plan for a case. */
   public static Plan of(WorkCase work) {
     List<StepDraft> drafts = new ArrayList<>();
+    Doses doses = Doses.of(work);
     ReadySteps.add(drafts, work);
     if (!work.settingsOnly()) {
       OpeningSteps.add(drafts, work);
       CleaningSteps.add(drafts, work);
       FittingSteps.add(drafts, work);
-      CoatingSteps.add(drafts, work);
-      ClosingSteps.add(drafts, work);
+      CoatingSteps.add(drafts, work, doses);
+      ClosingSteps.add(drafts, work, doses);
     }
     ProvingSteps.add(drafts, work);
     // A step follows the last one on each thing that it is done on.
@@ -43,7 +45,7 @@ public record Plan(WorkCase work, List<PlanStep> steps) {
       draft.things().forEach(thing -> last.put(thing, draft.id()));
       steps.add(draft.after(before));
     }
-    return new Plan(work, steps);
+    return new Plan(work, steps, doses);
   }
 
   /**
@@ -52,7 +54,7 @@ public record Plan(WorkCase work, List<PlanStep> steps) {
    */
   public Optional<Bar> bar(PlanStep step) {
     boolean later = step.phase().compareTo(Phase.COAT) >= 0 && step.phase() != Phase.TIDY;
-    return later ? work.doses().bars().stream().findFirst() : Optional.empty();
+    return later ? doses.bars().stream().findFirst() : Optional.empty();
   }
 
   /** The step of a name. */

@@ -16,11 +16,11 @@ public record PasteAmount(
     Optional<Double> faceCubicMillimetres,
     double overflowShare) {
   /** Cells along the longer side while it is looked for. */
-  public static final int CELLS = 48;
+  public static final int CELLS = 36;
 
   private static final double COVERED = 0.995;
   private static final double FACE_COVERED = 0.99;
-  private static final double CLOSE = 1.08;
+  private static final double CLOSE = 1.1;
 
   /** What covers. */
   private interface Cover {

@@ -1,6 +1,8 @@
 package dev.ambershim.desktop.bench;
 
+import dev.ambershim.core.conduction.SolveWatch;
 import dev.ambershim.core.dosing.Bar;
+import dev.ambershim.core.job.FirstStart;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.Lesson;
 import dev.ambershim.core.notation.Notation;
@@ -8,6 +10,7 @@ import dev.ambershim.core.procedure.BenchTimer;
 import dev.ambershim.core.procedure.Evidence;
 import dev.ambershim.core.procedure.Kit;
 import dev.ambershim.core.procedure.Mishap;
+import dev.ambershim.core.procedure.Phase;
 import dev.ambershim.core.procedure.Photo;
 import dev.ambershim.core.procedure.Plan;
 import dev.ambershim.core.procedure.PlanStep;
@@ -41,6 +44,9 @@ public final class BenchModel {
   private final Workbench bench;
   private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
+  private final ReadOnlyObjectWrapper<List<String>> expected =
+      new ReadOnlyObjectWrapper<>(List.of());
+  private WorkCase expectedFor;
   private String visited = "";
   private boolean active;
 
@@ -139,6 +145,30 @@ public final class BenchModel {
             (int) plan.steps().stream().filter(s -> log.entry(s.id()).done()).count(),
             schedule.map(s -> words.moment(s.likelyEnd())).orElse(""),
             outlook.map(o -> o.lessons(at)).orElse(List.of())));
+    expect(job, step);
+  }
+
+  /** What the first minute should look like, worked out once somebody is at that step. */
+  private void expect(Job job, PlanStep step) {
+    if (step.phase() != Phase.START || job.workCase().settingsOnly()) {
+      expected.set(List.of());
+      return;
+    }
+    if (job.workCase().equals(expectedFor)) {
+      return;
+    }
+    expectedFor = job.workCase();
+    shell
+        .reckoning()
+        .submit(
+            "the first minute",
+            progress -> FirstStart.of(job, new SolveWatch(progress, () -> false)),
+            start -> expected.set(start.words(shell.notationProperty().get())));
+  }
+
+  /** What to expect at the step on the bench, a sentence each; empty if nothing is worked out. */
+  ReadOnlyObjectProperty<List<String>> expectedProperty() {
+    return expected.getReadOnlyProperty();
   }
 
   /** The outlook, if it is of this job. */

@@ -122,6 +122,7 @@ public final class BenchView implements BenchScreen {
     root.setOnMousePressed(e -> root.requestFocus());
     model.shownProperty().addListener((o, was, is) -> refresh());
     model.saidProperty().addListener((o, was, is) -> refreshState());
+    model.expectedProperty().addListener((o, was, is) -> refresh());
     shell
         .workbench()
         .timers()
@@ -269,6 +270,9 @@ public final class BenchView implements BenchScreen {
               + " opens it again.";
     }
     if (said.isEmpty()) {
+      said = String.join(" ", model.expectedProperty().get());
+    }
+    if (said.isEmpty()) {
       said = now.lessons().stream().findFirst().map(l -> "Last time: " + l.words()).orElse("");
     }
     words(state, said);
@@ -298,6 +302,7 @@ public final class BenchView implements BenchScreen {
     why.getChildren().clear();
     addWhy("Why", step.reason());
     addWhy("Look for", step.look());
+    model.expectedProperty().get().forEach(words -> addWhy("Expect", words));
     for (Trouble trouble : step.wrong()) {
       addWhy(trouble.sign(), trouble.meaning() + ". First: " + trouble.first() + ".");
     }

@@ -1,5 +1,8 @@
 package dev.ambershim.desktop.close;
 
+import dev.ambershim.core.assembly.Build;
+import dev.ambershim.core.assembly.Chip;
+import dev.ambershim.core.assembly.Cooler;
 import dev.ambershim.core.conduction.SolveWatch;
 import dev.ambershim.core.job.CloseAnswer;
 import dev.ambershim.core.job.FirstStart;
@@ -31,6 +34,8 @@ public final class CloseModel {
 
   private final StageWork<Shown> work;
   private final StageWork<FirstStart> start;
+  private Asked asked;
+  private FirstStart last;
 
   /** A model over the shell's job. */
   public CloseModel(ShellModel shell) {
@@ -44,10 +49,22 @@ public final class CloseModel {
               return watch -> worked(job, notation, watch);
             });
     start =
-        new StageWork<>(
-            shell, Stage.CLOSE, "the first minute", job -> watch -> FirstStart.of(job, watch));
+        new StageWork<>(shell, Stage.CLOSE, "the first minute", job -> watch -> again(job, watch));
     work.outdated();
     start.outdated();
+  }
+
+  /** What the first minute hangs on. */
+  private record Asked(Chip chip, Cooler cooler, Build build, double watts) {}
+
+  /** Only ever on the line of reckoning; an edit of anything else does not solve it again. */
+  private FirstStart again(Job job, SolveWatch watch) {
+    Asked now = new Asked(job.chip(), job.cooler(), job.after(), job.heatWatts());
+    if (!now.equals(asked)) {
+      last = FirstStart.of(job, watch);
+      asked = now;
+    }
+    return last;
   }
 
   private static Shown worked(Job job, Notation notation, SolveWatch watch) {

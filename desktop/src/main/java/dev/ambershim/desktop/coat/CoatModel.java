@@ -1,11 +1,13 @@
 package dev.ambershim.desktop.coat;
 
+import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.conduction.Patch;
 import dev.ambershim.core.conduction.SolveWatch;
 import dev.ambershim.core.forecast.CoreLayout;
 import dev.ambershim.core.job.DoseAnswer;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.PasteQuestion;
+import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.notation.Unit;
 import dev.ambershim.core.procedure.Doses;
@@ -56,6 +58,8 @@ public final class CoatModel {
 
   private final StageWork<Shown> doses;
   private final StageWork<Optional<Pasted>> paste;
+  private Asked asked;
+  private Optional<Pasted> last = Optional.empty();
 
   /** A model over the shell's job. */
   public CoatModel(ShellModel shell) {
@@ -83,10 +87,43 @@ public final class CoatModel {
             "pressing the paste flat",
             job -> {
               Notation notation = shell.notationProperty().get();
-              return watch -> pasted(job, notation, watch);
+              return watch -> again(job, notation, watch);
             });
     doses.outdated();
     paste.outdated();
+  }
+
+  /**
+   * What a spread hangs on; an edit of anything else does not press the paste again.
+   *
+   * @param job a job of nothing but that
+   * @param pasted whether paste is used
+   * @param notation how it is written
+   */
+  private record Asked(Job job, boolean pasted, Notation notation) {
+    static Asked of(Job job, Notation notation) {
+      Job bare =
+          Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "")
+              .with("", "", job.cooler(), job.after(), job.after())
+              .withSurfaces(job.surfaces())
+              .withMounting(job.mounting())
+              .withPaste(job.paste().with(Doses.pastePattern(job.workCase())));
+      return new Asked(
+          new RecordPath("heatWatts")
+              .with(new RecordPath("chip").with(bare, job.chip()), job.heatWatts()),
+          job.workCase().pasted(),
+          notation);
+    }
+  }
+
+  /** Only ever on the line of reckoning. */
+  private Optional<Pasted> again(Job job, Notation notation, SolveWatch watch) {
+    Asked now = Asked.of(job, notation);
+    if (!now.equals(asked)) {
+      last = pasted(job, notation, watch);
+      asked = now;
+    }
+    return last;
   }
 
   private static Optional<Pasted> pasted(Job job, Notation notation, SolveWatch watch) {

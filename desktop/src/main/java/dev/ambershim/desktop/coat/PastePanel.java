@@ -87,12 +87,13 @@ final class PastePanel extends VBox {
     HBox.setHgrow(compared, Priority.ALWAYS);
     VBox right = new VBox(8, compared, inputs());
     HBox.setHgrow(right, Priority.ALWAYS);
-    HBox middle = new HBox(12, new VBox(6, flow, pressing()), right);
+    HBox middle = new HBox(12, flow, right);
     getChildren()
         .addAll(
             answer,
             patterns,
             middle,
+            pressing(),
             Labels.wrapped(
                 "Draw your own strokes on the face with the mouse. Pastes are taken as they are by"
                     + " common practice; the label of yours comes first.",
