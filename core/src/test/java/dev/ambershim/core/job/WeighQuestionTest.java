@@ -105,8 +105,10 @@ class WeighQuestionTest {
     Plan plan = Plan.of(job.withWork(job.work().planning(OptionKind.METAL_GLUED)).workCase());
     Question.Time glued = q.times().get(OptionKind.METAL_GLUED);
     assertThat(glued.handsHours()).isCloseTo(plan.hands().likely() / 60, within(1e-9));
-    // Two coats of varnish, alcohol twice, and the cure of half a day.
-    assertThat(glued.waitHours()).isBetween(12.0, 14.0);
+    // Two coats of varnish, alcohol twice, and the cure of the glue.
+    double cures = plan.doses().cure().likelyMinutes() / 60;
+    assertThat(cures).isGreaterThan(5);
+    assertThat(glued.waitHours()).isBetween(cures + 0.5, cures + 2);
     assertThat(q.times().get(OptionKind.METAL_UNGLUED).waitHours()).isLessThan(2);
     assertThat(q.times().get(OptionKind.FRESH_PASTE).handsHours()).isLessThan(glued.handsHours());
     assertThat(q.times().get(OptionKind.BARE_LAPPED).handsHours())

@@ -70,7 +70,9 @@ class ScheduleWordsTest {
   @Test
   void theReasonsNameTheLongestWaitAndHowSureItIs() {
     List<String> reasons = words.reasons(schedule(PLAN, WorkLog.EMPTY));
-    assertThat(reasons.get(0)).startsWith("The longest wait: the glue cures, 12 h as a rule;");
+    String cures = Notation.minutes(PLAN.doses().cure().likelyMinutes());
+    assertThat(reasons.get(0))
+        .startsWith("The longest wait: the glue cures, " + cures + " as a rule;");
     assertThat(reasons.get(1)).matches("Work goes on beside the waits: .* later\\.");
     assertThat(reasons.get(2)).contains("nine of ten").contains("2000 draws");
   }

@@ -52,7 +52,7 @@ class SqueezeTest {
   @Test
   void discThatStaysFullTakesStefansTime() {
     double radius = 15e-3;
-    FaceGrid grid = disc(15, 200);
+    FaceGrid grid = disc(15, 150);
     double volume = grid.faceSquareMillimetres() * 0.2;
     SpreadFlow flow =
         new SpreadFlow(SpreadCase.flat(grid, OIL, 150, PastePattern.THIN_SPREAD, volume));
@@ -69,7 +69,7 @@ class SqueezeTest {
    */
   @Test
   void dotOfKeptVolumeTakesTheTimeOfTheGrowingDisc() {
-    FaceGrid grid = FaceGrid.of(List.of(new Patch(0, 0, 30, 30)), List.of(), 200);
+    FaceGrid grid = FaceGrid.of(List.of(new Patch(0, 0, 30, 30)), List.of(), 140);
     double volume = 60;
     SpreadFlow flow = new SpreadFlow(SpreadCase.flat(grid, OIL, 150, PastePattern.DOT, volume));
     double took = timeTo(flow, 120);
@@ -89,7 +89,7 @@ class SqueezeTest {
    */
   @Test
   void rectangleThatStaysFullTakesReynoldsTime() {
-    FaceGrid grid = FaceGrid.of(List.of(new Patch(0, 0, 30, 15)), List.of(), 160);
+    FaceGrid grid = FaceGrid.of(List.of(new Patch(0, 0, 30, 15)), List.of(), 100);
     SpreadFlow flow =
         new SpreadFlow(SpreadCase.flat(grid, OIL, 120, PastePattern.THIN_SPREAD, 30 * 15 * 0.2));
     double h0 = flow.closestMicrometres() * 1e-6;
@@ -109,7 +109,7 @@ class SqueezeTest {
 
   @Test
   void volumeIsKept() {
-    FaceGrid grid = FaceGrid.of(List.of(new Patch(0, 0, 30, 24)), List.of(), 100);
+    FaceGrid grid = FaceGrid.of(List.of(new Patch(0, 0, 30, 24)), List.of(), 50);
     for (PastePattern pattern :
         List.of(PastePattern.FIVE_DOTS, PastePattern.CROSS, PastePattern.THIN_SPREAD)) {
       SpreadFlow flow =

@@ -161,7 +161,7 @@ public final class CloseView implements StageView {
             TurnsPicture.of(
                 shown.mount().tightening(),
                 terms,
-                shown.job().after().lidOn() ? terms.lid() * 10 : terms.edge(),
+                shown.job().after().lidOn() ? Double.MAX_VALUE : terms.edge(),
                 notation,
                 w,
                 h),

@@ -55,6 +55,7 @@ public final class ReportFiles {
     Report report =
         Report.of(assessment, weighing, notation, date)
             .with(Measured.of(assessment.job(), notation))
+            .with(Closed.of(assessment.job(), notation))
             .with(Diary.of(assessment.job(), ZoneId.systemDefault(), photos));
     write(report, target);
   }
@@ -89,6 +90,7 @@ public final class ReportFiles {
     }
     node.set("expectation", ResultJson.of(assessment.expectation()));
     Measured.json(assessment.job()).ifPresent(m -> node.set("measured", m));
+    Closed.json(assessment.job()).ifPresent(m -> node.set("closed", m));
     ArrayNode runs = node.putArray("runs");
     assessment
         .runs()

@@ -10,6 +10,16 @@ import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import dev.ambershim.core.clocking.Outcome;
 import dev.ambershim.core.clocking.Rung;
 import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.dosing.Alloy;
+import dev.ambershim.core.dosing.CloseTerms;
+import dev.ambershim.core.dosing.CoatTerms;
+import dev.ambershim.core.dosing.Cover;
+import dev.ambershim.core.dosing.Cure;
+import dev.ambershim.core.dosing.Finish;
+import dev.ambershim.core.dosing.GlueKind;
+import dev.ambershim.core.dosing.Measuring;
+import dev.ambershim.core.dosing.MetalFace;
+import dev.ambershim.core.dosing.MetalPlace;
 import dev.ambershim.core.fit.Heights;
 import dev.ambershim.core.fit.Instrument;
 import dev.ambershim.core.fit.Reading;
@@ -28,6 +38,7 @@ import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.job.WeighQuestion;
+import dev.ambershim.core.mounting.MountTerms;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.RunChart;
@@ -49,6 +60,10 @@ import dev.ambershim.core.runlog.ReadNotes;
 import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.spread.PasteClass;
+import dev.ambershim.core.spread.PastePattern;
+import dev.ambershim.core.spread.PasteStroke;
+import dev.ambershim.core.spread.PasteTerms;
 import dev.ambershim.core.surface.Grit;
 import dev.ambershim.core.surface.LapPass;
 import dev.ambershim.core.surface.LapTerms;
@@ -246,6 +261,78 @@ class ReportTest {
   }
 
   /** Kept as JSON and read again, nothing of it is lost, and an older job reads without it. */
+  /** A job with everything said of metal, cover, paste, glue and screws. */
+  private static Job closed(Job job) {
+    return job.withCoat(
+            new CoatTerms(
+                    Alloy.GALLIUM_INDIUM,
+                    24.0,
+                    5.0,
+                    Measuring.SCALE,
+                    Finish.LAPPED,
+                    Finish.SCRATCHED,
+                    false,
+                    2.5,
+                    false,
+                    null,
+                    1,
+                    Cover.VARNISH)
+                .saying(MetalPlace.LID_INSIDE, MetalFace.COPPER))
+        .withPaste(
+            new PasteTerms(
+                PasteClass.THIN,
+                30.0,
+                PastePattern.OWN,
+                List.of(PasteStroke.of(-4, 0, 4, 0), PasteStroke.of(0, 5)),
+                0.12,
+                true))
+        .withClosing(new CloseTerms(GlueKind.SILICONE, 0.9, 4.0, 30.0, 40.0, 21.0, 10.0))
+        .withMounting(MountTerms.USUAL.withExtra(1, 0.5));
+  }
+
+  @Test
+  void dosesClosingAndMountingStandInReportAndResults() throws IOException {
+    Job job = closed(assessment.job());
+    Path target = folder.resolve("closed.html");
+    ReportFiles.write(
+        Assessment.of(job, Map.of(), Notation.METRIC),
+        Optional.empty(),
+        Notation.METRIC,
+        "2026-03-01",
+        target);
+    assertThat(Files.readString(target))
+        .contains("Doses, closing and mounting")
+        .contains("across on each face")
+        .contains("bare copper")
+        .contains("0.12 g as your own strokes")
+        .contains("carries the lid")
+        .contains("Four springs press with");
+    Path results = folder.resolve("closed.json");
+    ReportFiles.writeResults(Assessment.of(job, Map.of(), Notation.METRIC), results);
+    JsonNode node = Json.mapper().readTree(results.toFile()).get("closed");
+    assertThat(node.get("dose").get("mayGoOn").asBoolean()).isTrue();
+    assertThat(node.get("mount").get("wedge").get("costMeanKelvin").isNumber()).isTrue();
+  }
+
+  @Test
+  void whatIsSaidOfMaterialsIsKeptWhole() throws IOException {
+    Job job = closed(assessment.job());
+    Job again = Json.read("job.json", Json.write(job));
+    assertThat(again.coat()).isEqualTo(job.coat());
+    assertThat(again.paste()).isEqualTo(job.paste());
+    assertThat(again.closing()).isEqualTo(job.closing());
+    assertThat(again.mounting()).isEqualTo(job.mounting());
+    // An older job says nothing of it.
+    var tree =
+        (com.fasterxml.jackson.databind.node.ObjectNode) Json.mapper().readTree(Json.write(job));
+    var inner =
+        tree.has("job") ? (com.fasterxml.jackson.databind.node.ObjectNode) tree.get("job") : tree;
+    inner.remove(List.of("coat", "paste", "closing", "mounting"));
+    Job older = Json.read("job.json", tree.toString());
+    assertThat(older.coat()).isEqualTo(CoatTerms.USUAL);
+    assertThat(older.mounting()).isEqualTo(MountTerms.USUAL);
+  }
+
   @Test
   void measurementsAreKeptWhole() throws IOException {
     Job job = measured(assessment.job());
@@ -272,6 +359,8 @@ class ReportTest {
   void theCardHasEveryStepWithItsTimeCheckAndCaution() throws IOException {
     Job job = assessment.job();
     Plan plan = Plan.of(job.workCase());
+    Cure cure = plan.doses().cure();
+    assertThat(cure.safeMinutes()).isGreaterThan(cure.atLeastMinutes());
     Instant now = Instant.parse("2026-03-01T09:00:00Z");
     Schedule schedule = Schedule.of(plan, job.work(), now, ZoneId.systemDefault()).orElseThrow();
     Kit kit = Kit.of(plan, job.work(), List.of(), List.of(), job.terms(), LocalDate.of(2026, 3, 1));
@@ -286,7 +375,13 @@ class ReportTest {
         step.caution().ifPresent(c -> assertThat(text).contains(c.words()));
       }
       assertThat(text)
-          .contains("at least 30 min, as a rule 12 h, safe 24 h")
+          .contains(
+              "at least "
+                  + Notation.minutes(cure.atLeastMinutes())
+                  + ", as a rule "
+                  + Notation.minutes(cure.likelyMinutes())
+                  + ", safe "
+                  + Notation.minutes(cure.safeMinutes()))
           .contains("isopropyl alcohol, 90 % or more");
       assertThat(read.getNumberOfPages()).isBetween(2, 6);
     }
@@ -322,7 +417,8 @@ class ReportTest {
         .doesNotContain("src=")
         .doesNotContain("href=")
         .doesNotContain("@import");
-    assertThat(html.split("<svg ", -1)).hasSize(5); // chart, two sections, ladder
+    assertThat(html.split("<svg ", -1))
+        .hasSize(8); // chart, two sections, ladder, drops, lid, turns
   }
 
   @Test
