@@ -72,6 +72,13 @@ final class SpreadCommand implements Callable<Integer> {
           "The job has no strokes of its own.",
           "Draw them in Coat and dose, or take another pattern.");
     }
+    if (!job.workCase().pasted() && grams == null) {
+      throw new Problem(
+          "spread.none",
+          Place.field("paste"),
+          "The plate of this job meets no paste.",
+          "Give --grams to press paste under it anyway.");
+    }
     double amount = grams == null ? Doses.pasteGrams(job.workCase()) : grams;
     SpreadState end = PasteAmount.rest(PasteQuestion.of(job, laid, amount, cells), SolveWatch.NONE);
     PasteQuestion.Cost cost = new PasteQuestion.Costs(job).of(end, SolveWatch.NONE);

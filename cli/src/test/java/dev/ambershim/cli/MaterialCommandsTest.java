@@ -86,6 +86,18 @@ class MaterialCommandsTest {
     assertThat(run("spread", start(), "--grams", "-1").err()).contains("--grams");
     assertThat(run("spread", start(), "--pattern", "OWN").err()).contains("no strokes");
     assertThat(run("spread", start(), "--pattern", "SPIRAL").code()).isEqualTo(2);
+    Job metal =
+        new dev.ambershim.core.job.RecordPath("after.outer.filling")
+            .with(start(), dev.ambershim.core.material.Filling.LIQUID_METAL);
+    assertThat(run("spread", metal).err()).contains("meets no paste").contains("--grams");
+    String broken =
+        Json.write(start())
+            .replaceFirst(
+                "\"strokes\" ?: ?\\[ ?\\]",
+                "\"strokes\":[{\"xMillimetres\":[1],\"yMillimetres\":[]}]");
+    Path file = Files.writeString(folder.resolve("strokes.json"), broken);
+    assertThat(broken).contains("xMillimetres\":[1]");
+    assertThat(Outcome.run("spread", file.toString()).code()).isEqualTo(2);
   }
 
   @Test

@@ -134,5 +134,25 @@ class CloseTest extends DesktopTest {
     robot.push(KeyCode.SPACE);
     settle();
     assertThat(job().work().entry("film-die").done()).isTrue();
+
+    // At the first start the bench tells what a good joint looks like in its first minute.
+    onFx(
+        () ->
+            model
+                .workbench()
+                .edit(
+                    "up to the first start",
+                    log -> {
+                      var done = log;
+                      for (var step : Plan.of(job().workCase()).steps()) {
+                        if (step.id().equals("first-start")) {
+                          break;
+                        }
+                        done = done.done(step.id(), model.workbench().now(), java.util.List.of());
+                      }
+                      return done.goingTo("first-start", model.workbench().now());
+                    }));
+    until(
+        "the first minute is told", 30, () -> text("bench-state").contains("A good joint: about"));
   }
 }

@@ -36,9 +36,27 @@ public final class FitQuestion {
    * @param spreadKelvin how much wider their spread is
    * @param thinMicrometres the joint at its thinnest over a die
    * @param thickMicrometres at its thickest
+   * @param coresKelvin how much warmer each core is; empty where nothing is tilted
    */
   public record Tilted(
-      double meanKelvin, double spreadKelvin, double thinMicrometres, double thickMicrometres) {}
+      double meanKelvin,
+      double spreadKelvin,
+      double thinMicrometres,
+      double thickMicrometres,
+      List<Double> coresKelvin) {
+    /** Copies its list. */
+    public Tilted {
+      coresKelvin = List.copyOf(coresKelvin);
+    }
+
+    static List<Double> cores(JointCost.Cores tilted, JointCost.Cores level) {
+      List<Double> each = new ArrayList<>();
+      for (int i = 0; i < tilted.eachCelsius().size(); i++) {
+        each.add(tilted.eachCelsius().get(i) - level.eachCelsius().get(i));
+      }
+      return each;
+    }
+  }
 
   /**
    * The joint over the dies under the resting plate, with the film's own thickness below it, µm.
@@ -152,6 +170,7 @@ public final class FitQuestion {
             tilted.meanCelsius() - level.meanCelsius(),
             tilted.spreadKelvin() - level.spreadKelvin(),
             thin,
-            thick));
+            thick,
+            Tilted.cores(tilted, level)));
   }
 }

@@ -220,7 +220,8 @@ public record MountQuestion(
     }
     PasteWedge w = wedge.get();
     if (w.thickMicrometres() - w.thinMicrometres() < LEVEL_MICROMETRES) {
-      return Optional.of(new FitQuestion.Tilted(0, 0, w.thinMicrometres(), w.thickMicrometres()));
+      return Optional.of(
+          new FitQuestion.Tilted(0, 0, w.thinMicrometres(), w.thickMicrometres(), List.of()));
     }
     JointCost cost =
         new JointCost(
@@ -236,7 +237,8 @@ public record MountQuestion(
             tilted.meanCelsius() - level.meanCelsius(),
             tilted.spreadKelvin() - level.spreadKelvin(),
             w.thinMicrometres(),
-            w.thickMicrometres()));
+            w.thickMicrometres(),
+            FitQuestion.Tilted.cores(tilted, level)));
   }
 
   private static ThicknessMap plane(Job job, double middle, double xSlope, double ySlope) {

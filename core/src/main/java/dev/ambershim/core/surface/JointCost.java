@@ -32,8 +32,10 @@ public final class JointCost {
    * @param meanCelsius mean over the cores
    * @param hottestCelsius the hottest
    * @param spreadKelvin hottest less coolest
+   * @param eachCelsius every core
    */
-  public record Cores(double meanCelsius, double hottestCelsius, double spreadKelvin) {}
+  public record Cores(
+      double meanCelsius, double hottestCelsius, double spreadKelvin, List<Double> eachCelsius) {}
 
   /**
    * A joint of a stack.
@@ -106,6 +108,7 @@ public final class JointCost {
     double mean = found.stream().mapToDouble(StackSolution.Source::meanCelsius).average().orElse(0);
     double high = found.stream().mapToDouble(StackSolution.Source::meanCelsius).max().orElse(0);
     double low = found.stream().mapToDouble(StackSolution.Source::meanCelsius).min().orElse(0);
-    return new Cores(mean, high, high - low);
+    return new Cores(
+        mean, high, high - low, found.stream().map(StackSolution.Source::meanCelsius).toList());
   }
 }

@@ -199,6 +199,16 @@ class MaterialQuestionsTest {
     FitQuestion.Tilted cost = tilted.cost(uneven, SolveWatch.NONE).orElseThrow();
     assertThat(Math.abs(none.spreadKelvin())).isLessThan(0.01);
     assertThat(Math.abs(cost.spreadKelvin()) + Math.abs(cost.meanKelvin())).isGreaterThan(0.02);
+    // A pattern: both left screws are further in, so the paste is thicker at the right, and the
+    // cores there are the warmer ones, by hundredths of a kelvin under a stiff bed of fillers.
+    assertThat(none.coresKelvin()).isEmpty();
+    assertThat(cost.coresKelvin()).hasSize(8);
+    var cores = dev.ambershim.core.forecast.CoreLayout.of(uneven.chip()).cores();
+    double right = 0;
+    for (int i = 0; i < 8; i++) {
+      right += Math.signum(cores.get(i).xMillimetres()) * cost.coresKelvin().get(i);
+    }
+    assertThat(right / 4).isGreaterThan(0.005);
   }
 
   /**

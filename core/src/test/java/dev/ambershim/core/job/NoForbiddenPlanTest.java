@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.assembly.Joint;
 import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.dosing.Bar;
 import dev.ambershim.core.dosing.CloseTerms;
 import dev.ambershim.core.dosing.CoatTerms;
 import dev.ambershim.core.dosing.Cover;
@@ -31,6 +32,9 @@ class NoForbiddenPlanTest {
   private static final Set<MetalFace> EATEN =
       Set.of(
           MetalFace.ALUMINIUM, MetalFace.ANODISED, MetalFace.ZINC, MetalFace.BRASS, MetalFace.TIN);
+
+  /** Four dots are pressed to less than this while they are wet, µm. */
+  private static final double MOST_GLUE = 150;
 
   /** Where liquid metal goes. */
   enum Plans {
@@ -89,8 +93,15 @@ class NoForbiddenPlanTest {
     }
     boolean any = plan.steps().stream().anyMatch(s -> plan.bar(s).isPresent());
     if (!forbidden) {
-      // Nothing else may bar it than a cover that is too high for the room there is.
-      plan.work().doses().bars().forEach(b -> assertThat(b.key()).isEqualTo("dose.coverTooHigh"));
+      // Nothing else may bar it than a cover that is too high for the room there is, or glue that
+      // adds its line to a gap that is just not too deep by itself.
+      double lowest =
+          job.chip().dies().stream().mapToDouble(d -> d.heightMicrometres()).min().orElseThrow();
+      boolean nearly = job.chip().lid().cavityMillimetres() * 1000 + MOST_GLUE - lowest > 250;
+      for (Bar bar : plan.doses().bars()) {
+        assertThat(bar.key())
+            .matches(k -> k.equals("dose.coverTooHigh") || (k.equals("dose.tooDeep") && nearly));
+      }
     } else {
       assertThat(any).isTrue();
     }

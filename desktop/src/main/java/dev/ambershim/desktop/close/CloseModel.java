@@ -85,6 +85,23 @@ public final class CloseModel {
                     + " in the mean of the cores, "
                     + notation.text(c.spreadKelvin(), Unit.KELVIN)
                     + " in their spread."));
+    cost.filter(c -> !c.coresKelvin().isEmpty())
+        .ifPresent(
+            c -> {
+              List<String> each = new ArrayList<>();
+              for (int i = 0; i < c.coresKelvin().size(); i++) {
+                each.add(
+                    i
+                        + ": "
+                        + notation.fixed(notation.shown(c.coresKelvin().get(i), Unit.KELVIN), 2));
+              }
+              checks.add(
+                  "Core by core, warmer by "
+                      + notation.symbol(Unit.KELVIN)
+                      + ": "
+                      + String.join(", ", each)
+                      + ".");
+            });
     if (mount.wedge().isEmpty()) {
       checks.add(
           "Liquid metal carries nothing: the plate lies on what it touches, and uneven screws do not"

@@ -162,6 +162,11 @@ public final class CoatView implements StageView {
   }
 
   @Override
+  public void accept() {
+    paste.press();
+  }
+
+  @Override
   public void nudge(int by) {
     if (shell.readOnly()) {
       return;

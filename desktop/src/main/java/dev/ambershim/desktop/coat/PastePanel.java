@@ -195,7 +195,8 @@ final class PastePanel extends VBox {
         });
   }
 
-  private void press() {
+  /** Begins to press, or stops. */
+  void press() {
     if (pressed != null) {
       stop();
       return;

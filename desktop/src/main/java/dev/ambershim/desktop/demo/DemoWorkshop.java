@@ -7,13 +7,19 @@ import dev.ambershim.core.assembly.Joint;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.clocking.Outcome;
 import dev.ambershim.core.clocking.Rung;
+import dev.ambershim.core.dosing.CloseTerms;
+import dev.ambershim.core.dosing.CoatTerms;
+import dev.ambershim.core.dosing.MetalFace;
+import dev.ambershim.core.dosing.MetalPlace;
 import dev.ambershim.core.forecast.Situation;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.material.Filling;
 import dev.ambershim.core.material.Material;
+import dev.ambershim.core.mounting.MountTerms;
 import dev.ambershim.core.procedure.Hours;
 import dev.ambershim.core.procedure.ShelfItem;
 import dev.ambershim.core.procedure.Supply;
@@ -83,7 +89,9 @@ public final class DemoWorkshop {
         job.withRungs(sorrelRungs())
             .withWork(job.work().withHours(evenings))
             .withHeights(DemoFaces.sorrelHeights())
-            .withSurfaces(DemoFaces.sorrelSurfaces());
+            .withSurfaces(DemoFaces.sorrelSurfaces())
+            .withCoat(benchOfWood(job.coat()))
+            .withClosing(new CloseTerms(null, null, null, null, 45.0, 21.0, null));
     return keep(worked, sorrelRuns(job));
   }
 
@@ -142,8 +150,23 @@ public final class DemoWorkshop {
   private StoredJob fennel() {
     Job job = fennelJob();
     return keep(
-        job.withHeights(DemoFaces.fennelHeights()).withSurfaces(DemoFaces.fennelSurfaces()),
+        job.withHeights(DemoFaces.fennelHeights())
+            .withSurfaces(DemoFaces.fennelSurfaces())
+            .withCoat(benchOfWood(job.coat()))
+            .withMounting(smallTurns()),
         fennelRuns(job));
+  }
+
+  /** What the workshop says of its table, tools and hands. */
+  private static CoatTerms benchOfWood(CoatTerms coat) {
+    return coat.saying(MetalPlace.TABLE, MetalFace.PLASTIC)
+        .saying(MetalPlace.TOOL, MetalFace.PLASTIC)
+        .saying(MetalPlace.JEWELLERY, MetalFace.COVERED);
+  }
+
+  /** On bare dies the workshop turns by quarters. */
+  private static MountTerms smallTurns() {
+    return new RecordPath("increment").with(MountTerms.USUAL, 0.25);
   }
 
   private static Job fennelJob() {

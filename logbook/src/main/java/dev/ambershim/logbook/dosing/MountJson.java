@@ -43,6 +43,8 @@ public final class MountJson {
                   c -> {
                     wedge.put("costMeanKelvin", c.meanKelvin());
                     wedge.put("spreadKelvin", c.spreadKelvin());
+                    ArrayNode cores = wedge.putArray("coresKelvin");
+                    c.coresKelvin().forEach(cores::add);
                   });
             });
     ObjectNode first = node.putObject("firstStart");
