@@ -28,7 +28,7 @@ import java.util.Optional;
 /** A job's paste as a question to the spread, and what a spread costs on its chip. */
 public final class PasteQuestion {
   /** Cells along the longer side where patterns are compared. */
-  public static final int COMPARED_CELLS = 44;
+  public static final int COMPARED_CELLS = 36;
 
   private static final double USUAL_ROOM = 22;
   private static final double SECONDS_A_TURN = 2;

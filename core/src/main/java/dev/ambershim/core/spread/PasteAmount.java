@@ -16,11 +16,11 @@ public record PasteAmount(
     Optional<Double> faceCubicMillimetres,
     double overflowShare) {
   /** Cells along the longer side while it is looked for. */
-  public static final int CELLS = 36;
+  public static final int CELLS = 28;
 
   private static final double COVERED = 0.995;
   private static final double FACE_COVERED = 0.99;
-  private static final double CLOSE = 1.1;
+  private static final double CLOSE = 1.12;
 
   /** What covers. */
   private interface Cover {

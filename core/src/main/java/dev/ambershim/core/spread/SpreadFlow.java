@@ -38,6 +38,7 @@ public final class SpreadFlow {
   private static final double STILL = 1e-7;
 
   private final SpreadCase setup;
+  private final ThinGap thin;
   private final FaceGrid grid;
   private final int columns;
   private final double dx;
@@ -72,28 +73,28 @@ public final class SpreadFlow {
   public SpreadFlow(SpreadCase setup) {
     this.setup = setup;
     grid = setup.grid();
-    columns = grid.columns();
-    dx = grid.widthMillimetres() / columns / 1000;
-    dy = grid.depthMillimetres() / grid.rows() / 1000;
-    area = dx * dy;
+    thin = new ThinGap(grid, setup.paste());
+    columns = thin.columns;
+    dx = thin.dx;
+    dy = thin.dy;
+    area = thin.area;
+    gap = thin.gap;
+    room = thin.room;
+    volume = thin.volume;
+    full = thin.full;
+    fluid = thin.fluid;
+    pressure = thin.pressure;
+    pockets = thin.pockets;
+    solver = thin.solver;
     int n = grid.size();
     bow = new double[n];
     for (int c = 0; c < n && setup.bowMicrometres().length > 0; c++) {
       bow[c] = setup.bowMicrometres()[c] * 1e-6;
     }
-    volume = new double[n];
-    gap = new double[n];
-    room = new double[n];
-    full = new boolean[n];
     unit = new double[n];
     air = new double[n];
-    pressure = new double[n];
     source = new double[n];
-    fluid = new double[n];
     inflow = new double[n];
-    Arrays.fill(fluid, 1);
-    pockets = new AirPockets(grid);
-    solver = new PressureSolver(columns, grid.rows());
     double[] laid = Deposit.heights(grid, setup.pattern(), setup.own(), setup.cubicMillimetres());
     double highest = 0;
     slopeX = setup.pressing().stages().get(0).xSlope();
@@ -139,72 +140,6 @@ public final class SpreadFlow {
     }
   }
 
-  /** Pressure at a place that is not full, over the atmosphere. */
-  private double beyond(int c) {
-    return grid.face()[c] ? pockets.over(c) : 0;
-  }
-
-  private double outFactor(int c) {
-    return grid.face()[c] ? 1 / (0.5 + Math.min(1, volume[c] / room[c])) : 2;
-  }
-
-  /** Sets the conductances, and the drive of shut-in air into {@link #source}. */
-  private void conductances() {
-    PressureSolver.Level l = solver.finest();
-    double mu = 12 * setup.paste().pascalSeconds();
-    Arrays.fill(l.east, 0);
-    Arrays.fill(l.north, 0);
-    Arrays.fill(l.own, 0);
-    Arrays.fill(source, 0);
-    for (int c = 0; c < full.length; c++) {
-      if (!full[c]) {
-        continue;
-      }
-      double own = gap[c] * gap[c] * gap[c] / mu * fluid[c];
-      int i = c % columns;
-      int j = c / columns;
-      link(l, c, c + 1, i + 1 < columns, own, mu, dy / dx, true);
-      link(l, c, c + columns, j + 1 < grid.rows(), own, mu, dx / dy, false);
-      out(l, c, c - 1, i > 0, own * dy / dx);
-      out(l, c, c - columns, j > 0, own * dx / dy);
-    }
-  }
-
-  private void link(
-      PressureSolver.Level l,
-      int c,
-      int to,
-      boolean there,
-      double own,
-      double mu,
-      double ratio,
-      boolean east) {
-    if (!there || !full[to]) {
-      out(l, c, to, there, own * ratio);
-      return;
-    }
-    double other = gap[to] * gap[to] * gap[to] / mu * fluid[to];
-    double g = 2 * own * other / (own + other) * ratio;
-    int at = place(l, c);
-    (east ? l.east : l.north)[at] = g;
-    l.own[at] += g;
-    l.own[place(l, to)] += g;
-  }
-
-  private int place(PressureSolver.Level l, int c) {
-    return l.at(c % columns, c / columns);
-  }
-
-  /** To a neighbour that is not full, or over the edge of the grid. */
-  private void out(PressureSolver.Level l, int c, int to, boolean there, double own) {
-    if (there && full[to]) {
-      return;
-    }
-    double g = own * (there ? outFactor(to) : 2);
-    l.own[place(l, c)] += g;
-    source[c] += there ? g * beyond(to) : 0;
-  }
-
   /**
    * One step.
    *
@@ -227,7 +162,7 @@ public final class SpreadFlow {
     double force = pressing.newtons(seconds);
     double[] turning = pressing.turning(seconds);
     pockets.find(full, volume, room, 3 * force / fullArea);
-    conductances();
+    thin.conductances(source);
     solver.ready();
     double next = Math.max(GROWTH * lastClosing, 0.002 * height);
     given(turning);
@@ -328,7 +263,7 @@ public final class SpreadFlow {
     double fillers = 0;
     for (int c = 0; c < full.length; c++) {
       if (!full[c]) {
-        still += grid.face()[c] ? Math.max(0, beyond(c)) * area : 0;
+        still += grid.face()[c] ? Math.max(0, thin.beyond(c)) * area : 0;
         continue;
       }
       // Between flat plates all gaps are one, and powers take their time.
@@ -394,23 +329,6 @@ public final class SpreadFlow {
     fill();
   }
 
-  private double flow(int c, int to, boolean there) {
-    double g = 0;
-    double other = 0;
-    PressureSolver.Level l = solver.finest();
-    if (there && full[to]) {
-      int first = Math.min(c, to);
-      g = (Math.abs(c - to) == 1 ? l.east : l.north)[place(l, first)];
-      other = pressure[to];
-    } else {
-      double mu = 12 * setup.paste().pascalSeconds();
-      double ratio = Math.abs(c - to) == 1 ? dy / dx : dx / dy;
-      g = gap[c] * gap[c] * gap[c] / mu * fluid[c] * ratio * (there ? outFactor(to) : 2);
-      other = there ? beyond(to) : 0;
-    }
-    return g * (pressure[c] - other);
-  }
-
   /** The longest step in which no cell at the edge takes in more than it half holds, s. */
   private double front() {
     Arrays.fill(inflow, 0);
@@ -436,7 +354,7 @@ public final class SpreadFlow {
 
   private void into(int c, int to, boolean there) {
     if (there && !full[to] && grid.face()[to]) {
-      inflow[to] += flow(c, to, true);
+      inflow[to] += thin.flow(c, to, true);
     }
   }
 
@@ -464,7 +382,7 @@ public final class SpreadFlow {
     if (both && to < c) {
       return;
     }
-    double moved = flow(c, to, there) * dt;
+    double moved = thin.flow(c, to, there) * dt;
     boolean onFace = there && grid.face()[to];
     if (!both && moved < 0) {
       // Suction at the edge draws back what the neighbour holds, and no more.
@@ -499,8 +417,8 @@ public final class SpreadFlow {
   }
 
   private double slope(int c, int low, int high, double step) {
-    double a = low < 0 ? 0 : full[low] ? pressure[low] : beyond(low);
-    double b = high < 0 ? 0 : full[high] ? pressure[high] : beyond(high);
+    double a = low < 0 ? 0 : full[low] ? pressure[low] : thin.beyond(low);
+    double b = high < 0 ? 0 : full[high] ? pressure[high] : thin.beyond(high);
     // The steeper side: at the ridge of the pressure the mean of both would be nothing.
     return Math.max(Math.abs(pressure[c] - a), Math.abs(b - pressure[c])) / step;
   }

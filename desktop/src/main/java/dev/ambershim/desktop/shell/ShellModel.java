@@ -92,7 +92,7 @@ public final class ShellModel implements AutoCloseable {
   public ShellModel(Supplier<Moment> clock) {
     work = new Work(this::hear);
     reckoning = new Work(problem -> note(new Message(problem.getMessage(), true)));
-    stage.addListener((o, was, is) -> sideOf(is).ifPresent(side::set));
+    stage.addListener((o, was, is) -> Stage.sideOf(is).ifPresent(side::set));
     side.addListener((o, was, is) -> preview.set(null));
     assessment.addListener((o, was, is) -> weighing.set(null));
     theme.set(Theme.GRAPHITE);
@@ -117,15 +117,6 @@ public final class ShellModel implements AutoCloseable {
     if (logbook.readOnly()) {
       say("This logbook is open in another window, so it is read-only here.");
     }
-  }
-
-  /** The side of the work that a stage is about, if it is about one. */
-  private static Optional<Side> sideOf(Stage stage) {
-    return switch (stage) {
-      case WEIGH, BASELINE, OPEN, CLEAN -> Optional.of(Side.BEFORE);
-      case COAT, CLOSE, PROVE, KEEP -> Optional.of(Side.AFTER);
-      default -> Optional.empty();
-    };
   }
 
   private void take(StoredJob now) {

@@ -1,5 +1,8 @@
 package dev.ambershim.desktop.shell;
 
+import dev.ambershim.core.job.Side;
+import java.util.Optional;
+
 /** The ten stages of the work, in its own order. */
 public enum Stage {
   WEIGH(1, "Weigh", "Is it worth it on this chip?", ""),
@@ -61,6 +64,15 @@ public enum Stage {
   /** What it will do, if it is not built yet; else empty. */
   public String plan() {
     return plan;
+  }
+
+  /** The side of the work that a stage is about, if it is about one. */
+  static Optional<Side> sideOf(Stage stage) {
+    return switch (stage) {
+      case WEIGH, BASELINE, OPEN, CLEAN -> Optional.of(Side.BEFORE);
+      case COAT, CLOSE, PROVE, KEEP -> Optional.of(Side.AFTER);
+      default -> Optional.empty();
+    };
   }
 
   /** Whether it is built. */
