@@ -1,7 +1,6 @@
 package dev.ambershim.cli;
 
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.notation.MomentText;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Place;
@@ -16,7 +15,6 @@ import dev.ambershim.core.procedure.ShelfItem;
 import dev.ambershim.core.procedure.Use;
 import dev.ambershim.core.procedure.WorkLog;
 import dev.ambershim.logbook.calendar.ScheduleCalendar;
-import dev.ambershim.logbook.files.LogFiles;
 import dev.ambershim.logbook.files.WholeFile;
 import dev.ambershim.logbook.report.Card;
 import dev.ambershim.logbook.report.ReportFiles;
@@ -89,12 +87,7 @@ final class PlanCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Job job = Json.read(file.toString(), new String(LogFiles.read(file), StandardCharsets.UTF_8));
-    try {
-      JobRules.check(job);
-    } catch (Problem problem) {
-      throw problem.in(file.toString());
-    }
+    Job job = JobInput.read(file);
     Instant now = Clock.systemUTC().instant();
     ZoneId zone = ZoneId.systemDefault();
     Job asked = job.withWork(asked(job.work(), now, zone));

@@ -9,7 +9,6 @@ import dev.ambershim.core.forecast.Weighing;
 import dev.ambershim.core.forecast.WhatIf;
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Tries;
 import dev.ambershim.core.job.WeighQuestion;
@@ -25,7 +24,6 @@ import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.Readings;
 import java.io.PrintWriter;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -96,9 +94,8 @@ final class WeighCommand implements Callable<Integer> {
     if (room != null) {
       within("--room", room, -40, 60);
     }
-    Job job = Json.read(file.toString(), new String(LogFiles.read(file), StandardCharsets.UTF_8));
+    Job job = JobInput.read(file);
     try {
-      JobRules.check(job);
       return weigh(job);
     } catch (Problem problem) {
       throw problem.in(file.toString());

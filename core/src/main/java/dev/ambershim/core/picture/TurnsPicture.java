@@ -50,7 +50,7 @@ public final class TurnsPicture {
       pen.words(
           LEFT - 6,
           y + 4,
-          notation.fixed(ticks.at(k), top < 2 ? 1 : top < 0.3 ? 2 : 0),
+          notation.fixed(ticks.at(k), top < 0.3 ? 2 : top < 2 ? 1 : 0),
           Tone.QUIET,
           11,
           Anchor.END);
