@@ -12,9 +12,11 @@ import java.util.List;
 
 /**
  * Time until the window is up with the demo ÷ time until an empty JavaFX window is up: fresh
- * processes with the same flags, one after the other in turn, medians of the wall time from before
- * the process starts to its report at the frame in which the application's window is whole, boxes
- * and buttons too; the empty window reports at the same frame.
+ * processes, one after the other in turn, medians of the wall time from before the process starts
+ * to its report at the frame in which all that is in sight stands on the application's window,
+ * boxes and buttons too; the empty windows report at the same frame. There are two yardsticks: an
+ * empty window with the application's own flags and class archive, and one that is started plainly,
+ * with JavaFX on the module path and nothing else.
  */
 public final class StartBench {
   private static final int ROUNDS = 7;
@@ -23,12 +25,18 @@ public final class StartBench {
    * What was measured.
    *
    * @param windowSeconds median for the application with the demo
-   * @param emptySeconds median for the empty window
+   * @param emptySeconds median for the empty window with the application's flags and archive
+   * @param plainSeconds median for the empty window that is started plainly
    */
-  public record Result(double windowSeconds, double emptySeconds) {
-    /** The ratio. */
+  public record Result(double windowSeconds, double emptySeconds, double plainSeconds) {
+    /** The ratio to the empty window that has all that makes the application's start short. */
     public double ratioToEmptyWindow() {
       return windowSeconds / emptySeconds;
+    }
+
+    /** The ratio to an empty window as anybody starts one. */
+    public double ratioToPlainWindow() {
+      return windowSeconds / plainSeconds;
     }
   }
 
@@ -42,23 +50,42 @@ public final class StartBench {
   public static Result run(String applicationMain) {
     double[] window = new double[ROUNDS];
     double[] empty = new double[ROUNDS];
+    double[] plain = new double[ROUNDS];
+    List<String> flags = ManagementFactory.getRuntimeMXBean().getInputArguments();
     for (int i = -1; i < ROUNDS; i++) {
-      double a = seconds(applicationMain, "--demo");
-      double b = seconds(EmptyWindow.class.getName());
+      double a = seconds(flags, applicationMain, "--demo");
+      double b = seconds(flags, EmptyWindow.class.getName());
+      double c = seconds(plain(flags), EmptyWindow.class.getName());
       if (i >= 0) { // the round before only warms the disk's cache
         window[i] = a;
         empty[i] = b;
+        plain[i] = c;
       }
     }
-    Arrays.sort(window);
-    Arrays.sort(empty);
-    return new Result(window[ROUNDS / 2], empty[ROUNDS / 2]);
+    return new Result(median(window), median(empty), median(plain));
   }
 
-  private static double seconds(String mainClass, String... arguments) {
+  private static double median(double[] values) {
+    double[] sorted = values.clone();
+    Arrays.sort(sorted);
+    return sorted[sorted.length / 2];
+  }
+
+  /** Where JavaFX lies and how it paints, of all flags. */
+  private static List<String> plain(List<String> flags) {
+    return flags.stream()
+        .filter(
+            f ->
+                f.startsWith("--module-path")
+                    || f.startsWith("--add-modules")
+                    || f.startsWith("-Dprism."))
+        .toList();
+  }
+
+  private static double seconds(List<String> flags, String mainClass, String... arguments) {
     List<String> command = new ArrayList<>();
     command.add(ProcessHandle.current().info().command().orElse("java"));
-    command.addAll(ManagementFactory.getRuntimeMXBean().getInputArguments());
+    command.addAll(flags);
     command.add("-D" + StartReport.ASKED + "=true");
     command.add("-cp");
     command.add(System.getProperty("java.class.path"));

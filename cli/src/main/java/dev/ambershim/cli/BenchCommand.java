@@ -75,14 +75,19 @@ final class BenchCommand implements Callable<Integer> {
   private static String start(ObjectNode node) {
     StartBench.Result result = StartBench.run(AmberShim.class.getName());
     node.put("ratioToEmptyWindow", result.ratioToEmptyWindow());
+    node.put("ratioToPlainWindow", result.ratioToPlainWindow());
     node.put("windowSeconds", result.windowSeconds());
     node.put("emptyWindowSeconds", result.emptySeconds());
+    node.put("plainWindowSeconds", result.plainSeconds());
     return String.format(
         Locale.ROOT,
-        "Window up with the demo: %.2f times an empty JavaFX window (%.2f s against %.2f s).",
+        "Window up with the demo: %.2f times an empty JavaFX window with the same flags and class"
+            + " archive, %.2f times one without (%.2f s against %.2f s and %.2f s).",
         result.ratioToEmptyWindow(),
+        result.ratioToPlainWindow(),
         result.windowSeconds(),
-        result.emptySeconds());
+        result.emptySeconds(),
+        result.plainSeconds());
   }
 
   private static String imports(ObjectNode node) {

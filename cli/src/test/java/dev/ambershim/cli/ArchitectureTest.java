@@ -12,6 +12,7 @@ import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
+import java.util.Set;
 import java.util.Timer;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
@@ -20,6 +21,24 @@ import java.util.concurrent.ForkJoinPool;
 /** The arrows of the house: desktop and cli to logbook and sensors to core, one way. */
 @AnalyzeClasses(packages = "dev.ambershim", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
+  private static final Set<String> DRESSED =
+      Set.of(
+          "Button",
+          "CheckBox",
+          "ComboBox",
+          "ListView",
+          "ListCell",
+          "ProgressBar",
+          "ScrollPane",
+          "Slider",
+          "TextArea",
+          "TextField",
+          "ToggleButton",
+          "Tooltip",
+          "Label",
+          "ContextMenu",
+          "TextInputControl");
+
   @ArchTest
   static final ArchRule CORE_IS_PURE =
       noClasses()
@@ -55,6 +74,33 @@ class ArchitectureTest {
           .orShould()
           .dependOnClassesThat()
           .haveFullyQualifiedName("java.time.Clock");
+
+  /** What the application's base sheet still dresses; the rest is cut away from it. */
+  @ArchTest
+  static final ArchRule ONLY_CONTROLS_THAT_ARE_DRESSED =
+      classes()
+          .that()
+          .resideInAPackage("dev.ambershim.desktop..")
+          .should(
+              new ArchCondition<>("use only the controls that BaseSheet keeps") {
+                @Override
+                public void check(JavaClass type, ConditionEvents events) {
+                  type.getDirectDependenciesFromSelf().stream()
+                      .map(d -> d.getTargetClass())
+                      .filter(
+                          c ->
+                              c.isAssignableTo("javafx.scene.control.Control")
+                                  || c.isAssignableTo("javafx.scene.control.PopupControl")
+                                  || c.isAssignableTo("javafx.scene.chart.Chart"))
+                      .filter(c -> c.getPackageName().startsWith("javafx"))
+                      .filter(c -> !DRESSED.contains(c.getSimpleName()))
+                      .forEach(
+                          c ->
+                              events.add(
+                                  SimpleConditionEvent.violated(
+                                      type, type.getName() + " uses " + c.getName())));
+                }
+              });
 
   @ArchTest
   static final ArchRule LOGBOOK_AND_SENSORS_KNOW_ONLY_THE_CORE =

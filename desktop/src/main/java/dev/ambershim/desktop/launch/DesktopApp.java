@@ -9,6 +9,8 @@ import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
 import dev.ambershim.desktop.work.Failures;
 import dev.ambershim.desktop.work.FilePicker;
+import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -23,9 +25,10 @@ import org.slf4j.LoggerFactory;
 public final class DesktopApp extends Application {
   private static volatile LaunchOptions options;
   private static volatile CompletableFuture<Opened> opening;
+  private static volatile boolean rehearsing;
 
-  /** The frame in which boxes and buttons are there too. */
-  private static final int WHOLE_WINDOW = 10;
+  /** The frame in which all is there, what lies below the fold too. */
+  private static final int WHOLE_WINDOW = 16;
 
   private final ShellModel model = new ShellModel();
   private CompletableFuture<Void> shown;
@@ -35,6 +38,12 @@ public final class DesktopApp extends Application {
     options = chosen;
     opening = Opening.start(chosen);
     launch(DesktopApp.class);
+  }
+
+  /** Starts with the demo, goes to the stage that is looked at next, and ends by itself. */
+  static void rehearse() {
+    rehearsing = true;
+    run(new LaunchOptions(Path.of(""), true, false, Optional.empty()));
   }
 
   @Override
@@ -66,12 +75,27 @@ public final class DesktopApp extends Application {
       Window.restore(stage, opened.preferences().window());
     }
     model.begin(opened);
-    Frames.later(2, () -> Failures.logTo(opened.logbook().folder()));
+    Frames.later(
+        WHOLE_WINDOW,
+        () -> {
+          Path folder = opened.logbook().folder();
+          Thread log = new Thread(() -> Failures.logTo(folder), "log file");
+          log.setDaemon(true);
+          log.start();
+        });
     Frames.later(StartReport.WHOLE_FRAME, StartReport::windowUp);
     how.picture()
         .ifPresent(
             target ->
                 Frames.later(WHOLE_WINDOW, () -> Camera.take(scene, target).setName("picture")));
+    if (rehearsing) {
+      Frames.later(
+          WHOLE_WINDOW + 2,
+          () -> {
+            model.stageProperty().set(dev.ambershim.desktop.shell.Stage.WEIGH);
+            Frames.later(4, Platform::exit);
+          });
+    }
   }
 
   /** Says why the logbook did not open; a busy one can be looked at. */

@@ -4,6 +4,7 @@ import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.desktop.shell.Opened;
 import dev.ambershim.desktop.theme.Theme;
 import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.Logbook;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -22,19 +23,23 @@ public final class Opening {
   /** Opens the logbook that the options ask for. */
   public static CompletableFuture<Opened> start(LaunchOptions options) {
     CompletableFuture<Opened> opened = new CompletableFuture<>();
-    Thread thread =
-        new Thread(
-            () -> {
-              try {
-                opened.complete(Opened.of(open(options)));
-              } catch (RuntimeException | Error e) {
-                opened.completeExceptionally(e);
-              }
-            },
-            "opening");
+    thread("preparing", Json::prepare);
+    thread(
+        "opening",
+        () -> {
+          try {
+            opened.complete(Opened.of(open(options)));
+          } catch (RuntimeException | Error e) {
+            opened.completeExceptionally(e);
+          }
+        });
+    return opened;
+  }
+
+  private static void thread(String name, Runnable work) {
+    Thread thread = new Thread(work, name);
     thread.setDaemon(true);
     thread.start();
-    return opened;
   }
 
   private static Logbook open(LaunchOptions options) {

@@ -47,6 +47,7 @@ public final class ProveView implements StageView {
   private final HBox states = new HBox(8);
   private final RunRows rows;
   private final VBox node;
+  private boolean whole;
 
   /** A view of the model's job. */
   public ProveView(ShellModel model, ShellView shell) {
@@ -58,18 +59,24 @@ public final class ProveView implements StageView {
     ladder = new LadderPanel(model, shell, true, "prove-ladder");
     strips.setId("prove-strips");
     stripPanel.getStyleClass().add("panel");
-    HBox foot = new HBox(10);
-    foot.setMinHeight(34);
-    Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
-    foot.setAlignment(Pos.CENTER_LEFT);
-    node = new VBox(answer, states, stripPanel, chart, cores, ladder, rows, foot);
+    node = new VBox(answer, states, stripPanel, chart);
     node.getStyleClass().add("stage");
+    Later.belowTheFold(model, this::addLower);
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
     refresh();
   }
 
-  private List<Node> buttons(ShellView shell) {
+  private void addLower() {
+    HBox foot = new HBox(10);
+    foot.getChildren().addAll(buttons());
+    foot.setAlignment(Pos.CENTER_LEFT);
+    whole = true;
+    refreshLower();
+    node.getChildren().addAll(cores, ladder, rows, foot);
+  }
+
+  private List<Node> buttons() {
     Button before = new Button("Add logs from before  Ctrl+O");
     before.setId("prove-add-before");
     before.setOnAction(e -> shell.pickBefore());
@@ -109,10 +116,17 @@ public final class ProveView implements StageView {
     }
     strips(now.comparison().filter(c -> !c.figures().isEmpty()), notation);
     chart.show(now.runs());
-    cores.show(CoreMaps.of(now, notation), true, now.runs());
     states(now.job());
-    ladder.show(now.job(), now.headroom());
-    rows.show(now.runs());
+    refreshLower();
+  }
+
+  private void refreshLower() {
+    Assessment now = model.assessmentProperty().get();
+    if (whole && now != null) {
+      cores.show(CoreMaps.of(now, model.notationProperty().get()), true, now.runs());
+      ladder.show(now.job(), now.headroom());
+      rows.show(now.runs());
+    }
   }
 
   /** Which states are compared, once there are more than two. */

@@ -5,12 +5,15 @@ import atlantafx.base.theme.PrimerLight;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
 import javafx.css.Stylesheet;
 import javafx.scene.Scene;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Circle;
 import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.Text;
@@ -72,14 +75,23 @@ public enum Theme {
     if (text.getLayoutBounds().isEmpty()) {
       throw new IllegalStateException("the shipped font cannot be measured");
     }
+    // So does the first stroke with what draws all shapes.
+    Circle stroke = new Circle(5, null);
+    stroke.setStroke(Color.BLACK);
+    if (stroke.getLayoutBounds().isEmpty()) {
+      throw new IllegalStateException("a stroke cannot be measured");
+    }
   }
 
   /** Makes this theme the base of all scenes; before the first scene it spares loading another. */
   public void base() {
+    Path cut = Path.of(System.getProperty(READY, ""), "base-" + file + ".bss");
     Application.setUserAgentStylesheet(
-        dark()
-            ? new PrimerDark().getUserAgentStylesheetBSS()
-            : new PrimerLight().getUserAgentStylesheetBSS());
+        Files.isRegularFile(cut) ? cut.toUri().toString() : whole().getUserAgentStylesheetBSS());
+  }
+
+  private atlantafx.base.theme.Theme whole() {
+    return dark() ? new PrimerDark() : new PrimerLight();
   }
 
   /** Dresses a scene. */
@@ -97,18 +109,32 @@ public enum Theme {
   }
 
   /**
-   * Makes every sheet binary.
+   * Makes every sheet binary, and the base theme's small.
    *
    * @param folder where to put them
    */
   public static void makeBinary(Path folder) throws IOException {
     for (String name : List.of("shell", PAPER.file, GRAPHITE.file)) {
-      Path text = folder.resolve(name + ".css");
-      try (InputStream in = Theme.class.getResourceAsStream(name + ".css")) {
-        Files.copy(in, text);
-      }
-      Stylesheet.convertToBinary(text.toFile(), folder.resolve(name + ".bss").toFile());
-      Files.delete(text);
+      binary(folder, name, text(name + ".css"));
     }
+    for (Theme theme : values()) {
+      binary(
+          folder,
+          "base-" + theme.file,
+          BaseSheet.cut(text(theme.whole().getUserAgentStylesheet())));
+    }
+  }
+
+  private static String text(String sheet) throws IOException {
+    try (InputStream in = Theme.class.getResourceAsStream(sheet)) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    }
+  }
+
+  private static void binary(Path folder, String name, String css) throws IOException {
+    Path text = folder.resolve(name + ".css");
+    Files.writeString(text, css);
+    Stylesheet.convertToBinary(text.toFile(), folder.resolve(name + ".bss").toFile());
+    Files.delete(text);
   }
 }

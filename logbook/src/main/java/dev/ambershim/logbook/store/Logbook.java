@@ -11,7 +11,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -126,7 +125,8 @@ public final class Logbook implements AutoCloseable {
       // Full: a change that was confirmed is still there after a power cut.
       config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
     }
-    return DriverManager.getConnection("jdbc:sqlite:" + file, config.toProperties());
+    // Not by way of the driver manager, which looks for drivers in every library first.
+    return config.createConnection("jdbc:sqlite:" + file);
   }
 
   private void bringUpToDate() throws SQLException {
