@@ -236,10 +236,11 @@ final class MultigridLevel {
     int own = down.row(j) * nz;
     int next = Math.min(coarse.ny - 1, Math.max(0, down.row(j) + (down.leansUp(j) ? 1 : -1))) * nz;
     for (int k = 0; k < nz; k++) {
-      float[] to = s.corrected[ring(j) + k];
-      System.arraycopy(in[j * nz + k], 0, to, 0, nx);
+      // Where there is no layer nothing flows, so that what stands there does not matter.
       if (isIn(j, k)) {
-        down.interpolate(j, k, coarse.solution[own + k], coarse.solution[next + k], to, s.joined);
+        float[] to = s.corrected[ring(j) + k];
+        float[][] c = coarse.solution;
+        down.interpolate(j, k, c[own + k], c[next + k], in[j * nz + k], to, s.joined);
       }
     }
   }

@@ -14,6 +14,8 @@ final class StackField {
   private final double[][] conductivity;
   private final double[][] rise;
   private final double[] watts;
+  private double[] heat;
+  private double[] face;
 
   /**
    * Keeps its arguments.
@@ -65,17 +67,27 @@ final class StackField {
     return rise[(column / matrix.nx) * matrix.nz + k][column % matrix.nx];
   }
 
-  /** Temperatures of the underside by column, °C; the coolant's where there is no layer. */
-  double[] underside() {
-    double[] heat = heatByColumn(grid, watts);
-    double[] celsius = new double[heat.length];
-    for (int c = 0; c < heat.length; c++) {
-      celsius[c] = grid.stack.coolantCelsius();
-      if (grid.present[0][c]) {
-        celsius[c] += riseAt(c, 0) + heat[c] * grid.halfCell(conductivity, 0, c) / area(c);
-      }
+  /** Heat that enters each column, W; worked out once, as all that is read begins with it. */
+  private double[] heat() {
+    if (heat == null) {
+      heat = heatByColumn(grid, watts);
     }
-    return celsius;
+    return heat;
+  }
+
+  /** Temperatures of the underside by column, °C; the coolant's where there is no layer. */
+  private double[] underside() {
+    if (face == null) {
+      double[] celsius = new double[heat().length];
+      for (int c = 0; c < celsius.length; c++) {
+        celsius[c] = grid.stack.coolantCelsius();
+        if (grid.present[0][c]) {
+          celsius[c] += riseAt(c, 0) + heat()[c] * grid.halfCell(conductivity, 0, c) / area(c);
+        }
+      }
+      face = celsius;
+    }
+    return face;
   }
 
   private double area(int column) {
@@ -143,13 +155,12 @@ final class StackField {
       double bottom = 0;
       double top = 0;
       double whole = 0;
-      double[] heat = l == 0 ? heatByColumn(grid, watts) : null;
       for (int c = 0; c < grid.present[l].length; c++) {
         if (!grid.present[l][c] || areas[c] == 0) {
           continue;
         }
         double share = areas[c] / area(c);
-        double in = l == 0 ? heat[c] : flux(c, low - 1);
+        double in = l == 0 ? heat()[c] : flux(c, low - 1);
         double out = flux(c, high);
         bottom += areas[c] * riseAt(c, low) + share * in * grid.halfCell(conductivity, low, c);
         top += areas[c] * riseAt(c, high) - share * out * grid.halfCell(conductivity, high, c);
@@ -198,7 +209,10 @@ final class StackField {
   /** The map of the underside. */
   StackSolution.HeatMap map() {
     return new StackSolution.HeatMap(
-        millimetres(grid.x.edges), millimetres(grid.y.edges), underside(), grid.present[0].clone());
+        millimetres(grid.x.edges),
+        millimetres(grid.y.edges),
+        underside().clone(),
+        grid.present[0].clone());
   }
 
   private static double[] millimetres(double[] metres) {

@@ -211,14 +211,16 @@ final class Transfer {
   }
 
   /**
-   * Adds the coarse field to one row of a slice.
+   * One row of a slice with the coarse field added.
    *
    * @param own the joined row, read
    * @param next the joined row beside it, read
-   * @param fine added to
+   * @param fine the row without it, read
+   * @param sum overwritten where the layer is
    * @param scratch a joined row
    */
-  void interpolate(int j, int k, float[] own, float[] next, float[] fine, float[] scratch) {
+  void interpolate(
+      int j, int k, float[] own, float[] next, float[] fine, float[] sum, float[] scratch) {
     Shares s = shares[k];
     float[] x = s.alongX[j];
     float[] y = s.alongY[j];
@@ -226,7 +228,7 @@ final class Transfer {
       mix(y[s.box[0]], own, next, scratch);
       for (int i = s.box[0]; i < s.box[1]; i++) {
         float near = scratch[columnOf[i]];
-        fine[i] += near + x[i] * (scratch[nextColumn[i]] - near);
+        sum[i] = fine[i] + (near + x[i] * (scratch[nextColumn[i]] - near));
       }
       return;
     }
@@ -235,7 +237,7 @@ final class Transfer {
       int b = nextColumn[i];
       float near = own[a] + x[i] * (own[b] - own[a]);
       float far = next[a] + x[i] * (next[b] - next[a]);
-      fine[i] += near + y[i] * (far - near);
+      sum[i] = fine[i] + (near + y[i] * (far - near));
     }
   }
 
