@@ -71,8 +71,11 @@ class ConductTest extends DesktopTest {
     assertThat(text("baseline-answer")).contains("above room air");
     assertThat(logs()).hasSize(1);
     assertThat(shown("baseline-cores")).isTrue();
-    assertThat(node("baseline-cores-words").lookupAll(".label"))
-        .anyMatch(n -> n instanceof Labeled l && l.getText().contains("came quickly"));
+    until(
+        "the rise is parted",
+        () ->
+            node("baseline-cores-words").lookupAll(".label").stream()
+                .anyMatch(n -> n instanceof Labeled l && l.getText().contains("came quickly")));
     // A second mount is said by a press.
     click("mount-0");
     assertThat(text("mount-0")).isEqualTo("Mount 2");

@@ -136,16 +136,9 @@ public record Assessment(
   private static RunResult result(int index, RunEntry entry, RunLog log) {
     try {
       RunAnalysis analysis = RunAnalyser.analyse(log, entry.typedRoom());
-      return new RunResult(
-          index,
-          entry,
-          log,
-          Optional.of(analysis),
-          RunAnalyser.step(log, entry.typedRoom()),
-          Optional.empty());
+      return new RunResult(index, entry, log, Optional.of(analysis), Optional.empty());
     } catch (Problem problem) {
-      return new RunResult(
-          index, entry, log, Optional.empty(), Optional.empty(), Optional.of(problem));
+      return new RunResult(index, entry, log, Optional.empty(), Optional.of(problem));
     }
   }
 

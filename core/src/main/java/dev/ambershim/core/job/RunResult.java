@@ -1,6 +1,7 @@
 package dev.ambershim.core.job;
 
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.core.runlog.StepResponse;
@@ -13,7 +14,6 @@ import java.util.Optional;
  * @param entry the run as the job has it
  * @param log the log with the person's roles
  * @param analysis its settled figures, or empty if there was a problem
- * @param step how the temperature followed the load, where the log shows it
  * @param problem why it could not be worked out
  */
 public record RunResult(
@@ -21,5 +21,12 @@ public record RunResult(
     RunEntry entry,
     RunLog log,
     Optional<RunAnalysis> analysis,
-    Optional<StepResponse> step,
-    Optional<Problem> problem) {}
+    Optional<Problem> problem) {
+  /**
+   * How the temperature followed the load, where the log shows it. Worked out when it is asked for,
+   * which takes longer than all else here and is asked by few.
+   */
+  public Optional<StepResponse> step() {
+    return analysis.isPresent() ? RunAnalyser.step(log, entry.typedRoom()) : Optional.empty();
+  }
+}

@@ -76,26 +76,36 @@ public final class CorePanel extends VBox {
     for (HotSpots.Hint hint : maps.hints()) {
       words.getChildren().add(Labels.wrapped("Hint: " + hint.sentence() + " " + hint.test()));
     }
-    for (RunResult run : runs) {
-      run.step()
-          .ifPresent(
-              step ->
-                  words
-                      .getChildren()
-                      .add(
-                          Labels.wrapped(
-                              run.entry().side().words()
-                                  + ", "
-                                  + run.entry().fileName()
-                                  + ": "
-                                  + step.sentence(n),
-                              "hint")));
-    }
+    VBox steps = new VBox(3);
+    words.getChildren().add(steps);
+    model
+        .reckoning()
+        .submit(
+            "",
+            progress -> told(runs, n),
+            told -> told.forEach(t -> steps.getChildren().add(Labels.wrapped(t, "hint"))));
     words
         .getChildren()
         .add(
             Labels.wrapped(
                 "Where each core lies is taken by the usual rows; your chip may differ.", "hint"));
+  }
+
+  /** How each run's rise parts into quick and slow; takes a moment. */
+  private static List<String> told(List<RunResult> runs, Notation n) {
+    List<String> told = new ArrayList<>();
+    for (RunResult run : runs) {
+      run.step()
+          .ifPresent(
+              step ->
+                  told.add(
+                      run.entry().side().words()
+                          + ", "
+                          + run.entry().fileName()
+                          + ": "
+                          + step.sentence(n)));
+    }
+    return told;
   }
 
   private static CoreMapPicture.Panel same(

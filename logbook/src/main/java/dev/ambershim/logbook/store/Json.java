@@ -3,11 +3,13 @@ package dev.ambershim.logbook.store;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.deser.std.FromStringDeserializer;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -107,6 +109,15 @@ public final class Json {
             "Write the bundle again from the logbook that it came from.");
       }
       return job;
+    } catch (JsonMappingException e) {
+      throw new Problem(
+          "job.unreadable",
+          new Place(name, 0, 0, field(e)),
+          e instanceof UnrecognizedPropertyException
+              ? "This version does not know this field."
+              : "What stands here is not what the field takes.",
+          "Put it right there, or write the bundle again from the logbook that it came from.",
+          e);
     } catch (JsonProcessingException e) {
       int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
       throw new Problem(
@@ -116,6 +127,19 @@ public final class Json {
           "Write the bundle again from the logbook that it came from.",
           e);
     }
+  }
+
+  /** The field that could not be read, as a path such as {@code chip.dies[1].name}. */
+  private static String field(JsonMappingException e) {
+    StringBuilder path = new StringBuilder();
+    for (JsonMappingException.Reference step : e.getPath()) {
+      if (step.getFieldName() == null) {
+        path.append('[').append(step.getIndex()).append(']');
+      } else {
+        path.append(path.isEmpty() ? "" : ".").append(step.getFieldName());
+      }
+    }
+    return path.toString();
   }
 
   /** A time or a day as ISO 8601 text. */

@@ -359,21 +359,21 @@ class LogbookTest {
 
   @ParameterizedTest
   @CsvSource({
-    "2026-03-01T09:00:00Z, yesterday",
-    "ALCOHOL, SPIRIT",
-    "'\"initials\"', '\"initialls\"'",
-    "'\"amount\" : 5.0', '\"amount\" : null'",
-    "'\"item\" : \"bottle\"', '\"item\" : null'",
-    "'\"photos\" : [ ]', '\"photos\" : [ {\"sha256\": \"../x\", \"name\": \"a\"} ]'",
-    "'\"id\" : \"seat\"', '\"id\" : null'"
+    "2026-03-01T09:00:00Z, yesterday, work.startAt",
+    "ALCOHOL, SPIRIT, work.entries[0].used[0].supply",
+    "'\"initials\"', '\"initialls\"', work.entries[0].initialls",
+    "'\"amount\" : 5.0', '\"amount\" : null', work.entries[0].used[0].amount",
+    "'\"item\" : \"bottle\"', '\"item\" : null', work.entries[0].used[0]",
+    "'\"photos\" : [ ]', '\"photos\" : [ {\"sha256\": \"../x\", \"name\": \"a\"} ]', work.entries[0].photos[0]",
+    "'\"id\" : \"seat\"', '\"id\" : null', work.entries[0]"
   })
-  void workThatCannotBeReadIsRefusedWithItsPlace(String right, String wrong) {
+  void workThatCannotBeReadIsRefusedWithItsPlace(String right, String wrong, String field) {
     String text = working();
     assertThat(text).contains(right);
     Problem p =
         catchThrowableOfType(Problem.class, () -> Json.read("j.json", text.replace(right, wrong)));
     assertThat(p.key()).isEqualTo("job.unreadable");
-    assertThat(p.getMessage()).contains("j.json");
+    assertThat(p.place().inWords()).isEqualTo("j.json, " + field);
     assertThat(p.remedy()).isNotBlank();
   }
 }
