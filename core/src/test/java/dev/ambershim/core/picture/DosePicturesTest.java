@@ -12,7 +12,10 @@ import dev.ambershim.core.job.CloseAnswer;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.MountQuestion;
 import dev.ambershim.core.job.PasteQuestion;
+import dev.ambershim.core.mounting.PlateSeat;
+import dev.ambershim.core.mounting.Tightening;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.picture.Mark.Anchor;
 import dev.ambershim.core.picture.Mark.Band;
 import dev.ambershim.core.picture.Mark.Box;
 import dev.ambershim.core.picture.Mark.Line;
@@ -207,6 +210,22 @@ class DosePicturesTest {
     assertThat(held.marks().stream().filter(m -> m instanceof Box b && b.fill() == Tone.ALARM))
         .isNotEmpty();
     assertThat(plain.description()).startsWith("56 turns; ");
+  }
+
+  /** Small pressures, as under a lid, need decimals: no two lines of the axis may say the same. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0.12, 0.25, 1.2, 1.9, 8, 40})
+  void everyLineOfThePressureAxisSaysAnotherFigure(double peak) {
+    PlateSeat seat = new PlateSeat(0, 0, List.of(20.0), 20, peak, peak / 3, 1, 0, 0);
+    Tightening once = new Tightening(List.of(new Tightening.Turn(0, 0.25, seat)));
+    Picture picture =
+        TurnsPicture.of(once, ONE.mounting(), Double.MAX_VALUE, Notation.METRIC, 640, 230);
+    List<String> figures =
+        picture.marks().stream()
+            .filter(m -> m instanceof Words w && w.anchor() == Anchor.END)
+            .map(m -> ((Words) m).text())
+            .toList();
+    assertThat(figures).hasSizeGreaterThan(1).doesNotHaveDuplicates();
   }
 
   @Test
