@@ -122,8 +122,9 @@ final class Axis {
   }
 
   /**
-   * The first cell of each group when neighbours are joined to a width of at most {@code size};
-   * wider cells stay alone. A group ends at a layer's edge if it has half that width by then.
+   * The first cell of each group when neighbours are joined in twos to a width of at most {@code
+   * size}; wider cells stay alone. A group ends at a layer's edge if it has half that width by
+   * then.
    */
   int[] groups(double size) {
     int[] starts = new int[cells() + 1];
@@ -131,7 +132,7 @@ final class Axis {
     int from = 0;
     for (int i = 1; i <= cells(); i++) {
       boolean end = i == cells();
-      boolean full = !end && edges[i + 1] - edges[from] > size * (1 + 1e-9);
+      boolean full = !end && (i - from == 2 || edges[i + 1] - edges[from] > size * (1 + 1e-9));
       boolean mark = !end && edges[i] - edges[from] >= 0.5 * size && isMark(edges[i]);
       if (end || full || mark) {
         starts[count++] = from;

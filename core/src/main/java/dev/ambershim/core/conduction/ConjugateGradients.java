@@ -1,13 +1,16 @@
 package dev.ambershim.core.conduction;
 
+import java.util.Arrays;
 import java.util.function.IntConsumer;
 
 /**
- * Iterative refinement: the residual is formed in double precision, its correction is found by
- * conjugate gradients in single precision, preconditioned by a multigrid cycle, until double
- * precision has what it wants (Saad, <i>Iterative Methods for Sparse Linear Systems</i>, algorithm
- * 9.1; Higham, <i>Accuracy and Stability of Numerical Algorithms</i>, chapter 12). Single precision
- * halves what has to come from memory, which is what the solution waits for.
+ * Conjugate gradients in two precisions, preconditioned by a multigrid cycle. Residuals and
+ * directions are kept in single precision, which halves what has to come from memory; the solution
+ * that the steps add up to is kept in double, so that it is what the residual says. What rounding
+ * leaves in the residual is taken out from time to time by forming it anew in double precision,
+ * with the direction kept (Saad, <i>Iterative Methods for Sparse Linear Systems</i>, algorithm 9.1;
+ * van der Vorst &amp; Ye, <i>Residual replacement strategies for Krylov subspace iterative
+ * methods</i>, SIAM J. Sci. Comput. 22, 2000).
  */
 final class ConjugateGradients {
   private static final int MOST = 400;
@@ -15,24 +18,30 @@ final class ConjugateGradients {
   /** Rounding may leave a residual of at most three times the wanted one. */
   private static final double ROUNDING = 9;
 
-  /** How far one correction goes at most; single precision carries about six digits. */
-  private static final double CORRECTION = 1e-4;
-
-  /** How far it goes where that takes few steps: then nothing is lost by starting afresh. */
-  private static final double QUICK = 1e-2;
-
-  private static final int FEW = 3;
+  /**
+   * Residual, as a share of that in double precision at last, at which that is formed again; single
+   * precision carries about six digits.
+   */
+  private static final double AFRESH = 1e-5;
 
   private final Conductances matrix;
   private final Multigrid multigrid;
   private final MultigridLevel finest;
   private final Team team;
-  private final float[][] correction;
   private final float[][] direction;
+
+  /** The matrix times the direction. */
+  private final float[][] product;
+
   private final double[] sums;
   private final ThreadLocal<double[][]> scratch;
   private final ThreadLocal<float[]> places32;
   private int iterations;
+
+  /** What a residual of one stands for; and the last product of residual and cycle. */
+  private double scale;
+
+  private double rz;
 
   /** For one matrix; {@link #solve} may be called many times. */
   ConjugateGradients(Conductances matrix, Team team) {
@@ -40,9 +49,9 @@ final class ConjugateGradients {
     this.team = team;
     multigrid = new Multigrid(matrix, team);
     finest = multigrid.finest();
-    correction = new float[matrix.ny * matrix.nz][matrix.nx];
-    direction = new float[matrix.ny * matrix.nz][matrix.nx];
-    sums = new double[matrix.ny];
+    direction = finest.field();
+    product = finest.field();
+    sums = new double[finest.pairs()];
     places32 = ThreadLocal.withInitial(() -> new float[matrix.nx]);
     scratch = ThreadLocal.withInitial(() -> new double[3][matrix.nx]);
   }
@@ -64,140 +73,187 @@ final class ConjugateGradients {
    */
   void solve(double[][] right, double[][] x, double tolerance, SolveWatch watch) {
     iterations = 0;
-    double whole = each(row -> dot(right[row], right[row]));
-    double target = tolerance * tolerance * whole;
-    double first = 0;
-    double last = Double.POSITIVE_INFINITY;
-    // Of about the length one, so that single precision has room above and below.
-    double scale = Math.sqrt(whole);
-    while (whole > 0) {
-      double rr = residual(right, x, 1 / scale);
-      if (rr <= target || (rr > 0.25 * last && rr <= target * ROUNDING)) {
-        return; // there, or what is left is the rounding of double precision
-      }
-      last = rr;
-      first = Math.max(first, rr);
-      correct(rr / scale / scale, target / scale / scale, first / scale / scale, watch);
-      double factor = scale;
-      each(row -> addTimes(factor, correction[row], x[row]));
-      scale = Math.max(Math.sqrt(target), Math.sqrt(rr) * CORRECTION);
+    double whole = 0;
+    for (double[] row : right) {
+      whole += Conductances.squares(0, matrix.nx, row);
     }
-    each(
-        row -> {
-          java.util.Arrays.fill(x[row], 0);
-          return 0;
+    if (whole == 0) {
+      for (double[] row : x) {
+        Arrays.fill(row, 0);
+      }
+      return;
+    }
+    double target = tolerance * tolerance * whole;
+    double[][] sum = padded(x);
+    double rr = isZero(x) ? start(right, whole) : residual(right, x, 1 / Math.sqrt(whole));
+    Progress progress = new Progress(rr, target, watch);
+    double last = Double.POSITIVE_INFINITY;
+    // Residuals are kept of about the length one: single precision has room above and below then.
+    scale = Math.sqrt(whole);
+    rz = 0;
+    // What is left in the end may be the rounding of double precision.
+    while (rr > target && (rr <= 0.25 * last || rr > target * ROUNDING)) {
+      last = rr;
+      double expected = rr;
+      turn(sum);
+      try {
+        expected = descend(sum, rr, Math.max(0.5 * target, AFRESH * AFRESH * rr), progress);
+      } finally {
+        turn(sum);
+      }
+      double before = scale;
+      scale = Math.sqrt(Math.max(expected, target));
+      rr = residual(right, x, 1 / scale);
+      // The old direction is of use for as long as both precisions agree.
+      rz = rr < 4 * expected ? rz * before / scale : 0;
+    }
+  }
+
+  /** Tells a watch how far the residual has come, and asks it. */
+  private record Progress(double first, double target, SolveWatch watch) {
+    void at(double rr) {
+      watch.check();
+      watch.share(1 - Math.log(rr / target) / Math.log(first / target));
+    }
+  }
+
+  /** The rows of a field and as many of zeros as the multigrid has more. */
+  private double[][] padded(double[][] x) {
+    double[][] rows = Arrays.copyOf(x, 2 * finest.pairs() * matrix.nz);
+    for (int row = x.length; row < rows.length; row++) {
+      rows[row] = new double[matrix.nx];
+    }
+    return rows;
+  }
+
+  private void turn(double[][] field) {
+    pairs(pair -> Chequer.turn(pair, matrix.nz, field));
+  }
+
+  private static boolean isZero(double[][] x) {
+    for (double[] row : x) {
+      for (double value : row) {
+        if (value != 0) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  /** The residual of a field of zeros: the right-hand side. */
+  private double start(double[][] right, double whole) {
+    float[][] wanted = finest.wanted;
+    double factor = 1 / Math.sqrt(whole);
+    pairs(
+        pair -> {
+          for (int row = 2 * pair * matrix.nz; row < 2 * (pair + 1) * matrix.nz; row++) {
+            if (row < right.length) {
+              Conductances.narrow(0, matrix.nx, right[row], factor, wanted[row]);
+            } else {
+              Arrays.fill(wanted[row], 0);
+            }
+          }
+          Chequer.turn(pair, matrix.nz, wanted);
         });
+    return whole;
   }
 
   /** Sets the finest grid's right-hand side; returns the squared length of the true residual. */
   private double residual(double[][] right, double[][] x, double factor) {
     float[][] wanted = finest.wanted;
-    rows(j -> sums[j] = matrix.residualRow(j, right, x, factor, wanted, scratch.get()));
+    pairs(
+        pair -> {
+          Chequer.clear(pair, matrix.nz, wanted);
+          double squares = 0;
+          for (int j = 2 * pair; j < Math.min(matrix.ny, 2 * pair + 2); j++) {
+            squares += matrix.residualRow(j, right, x, factor, wanted, scratch.get());
+          }
+          Chequer.turn(pair, matrix.nz, wanted);
+          sums[pair] = squares;
+        });
     return sum();
   }
 
-  /** Finds the correction for the residual that stands in the finest grid. */
-  private void correct(double start, double target, double first, SolveWatch watch) {
+  /**
+   * Steps for the residual that stands in the finest grid.
+   *
+   * @param x turned
+   * @param rr squared length of the residual
+   * @param enough what ends the steps
+   * @return the squared length in the end
+   */
+  private double descend(double[][] x, double rr, double enough, Progress progress) {
     float[][] r = finest.wanted;
-    int last = iterations;
-    double rz = 0;
-    double rr = start;
-    float alpha = 0;
-    each(
-        row -> {
-          java.util.Arrays.fill(correction[row], 0);
-          java.util.Arrays.fill(direction[row], 0);
-          return 0;
-        });
-    while (rr > Math.max(0.25 * target, enough(iterations - last) * start)) {
+    float[][] z = finest.solution();
+    float[][] p = direction;
+    float[][] q = product;
+    double alpha = 0;
+    double unit = scale * scale;
+    while (rr > enough) {
       if (iterations == MOST) {
         throw new IllegalStateException(
-            "no solution after " + MOST + " iterations; residual " + Math.sqrt(rr / first));
+            "no solution after " + MOST + " iterations; residual " + Math.sqrt(rr));
       }
       iterations++;
-      watch.check();
-      watch.share(1 - Math.log(rr / target) / Math.log(first / target));
-      float[][] z = multigrid.cycle(team);
+      progress.at(rr);
       double before = rz;
-      rows(j -> sums[j] = productOfRows(j, r, z));
+      multigrid.cycle(team, pair -> sums[pair] = productOfRows(pair, r, z));
       rz = sum();
       float beta = before == 0 ? 0 : (float) (rz / before);
-      float step = alpha;
+      double step = alpha * scale;
       // The step along the old direction is made while the new one is formed: one reading less.
-      each(row -> stepAndTurn(step, correction[row], z[row], beta, direction[row]));
-      float[][] q = finest.spare();
-      rows(
-          j -> {
-            finest.negativeProductRow(j, direction, q);
-            sums[j] = productOfRows(j, direction, q);
+      team.wave(
+          finest.pairs(),
+          matrix.cells(),
+          pair ->
+              finest.rows(
+                  pair,
+                  (row, from, to) -> {
+                    if (step != 0) {
+                      addTimes(from, to, step, p[row], x[row]);
+                    }
+                    turnTo(from, to, z[row], beta, p[row]);
+                  }),
+          pair -> {
+            finest.negativeProduct(pair, p, q);
+            sums[pair] = productOfRows(pair, p, q);
           });
-      alpha = (float) (-rz / sum());
-      float next = alpha;
-      rows(
-          j -> {
-            for (int row = j * matrix.nz; row < (j + 1) * matrix.nz; row++) {
-              addTimes(next, q[row], r[row]);
-            }
-            sums[j] = productOfRows(j, r, r);
+      alpha = -rz / sum();
+      float next = (float) alpha;
+      alpha = next;
+      pairs(
+          pair -> {
+            finest.rows(pair, (row, from, to) -> Rows.addTimes(from, to, next, q[row], r[row]));
+            sums[pair] = productOfRows(pair, r, r);
           });
-      rr = sum();
+      rr = sum() * unit;
     }
-    float rest = alpha;
-    each(row -> addTimes(rest, direction[row], correction[row]));
+    double rest = alpha * scale;
+    pairs(pair -> finest.rows(pair, (row, from, to) -> addTimes(from, to, rest, p[row], x[row])));
+    return rr;
   }
 
-  /** Squared residual, as a share of that at the start, that ends a correction of so many steps. */
-  private static double enough(int steps) {
-    return steps <= FEW ? QUICK * QUICK : CORRECTION * CORRECTION;
+  private static void addTimes(int from, int to, double factor, float[] a, double[] sum) {
+    for (int i = from; i < to; i++) {
+      sum[i] += factor * a[i];
+    }
   }
 
-  /** Four sums at once: one would wait for itself at every step. */
-  private static double dot(double[] a, double[] b) {
-    double s0 = 0;
-    double s1 = 0;
-    double s2 = 0;
-    double s3 = 0;
-    int i = 0;
-    for (; i + 3 < a.length; i += 4) {
-      s0 += a[i] * b[i];
-      s1 += a[i + 1] * b[i + 1];
-      s2 += a[i + 2] * b[i + 2];
-      s3 += a[i + 3] * b[i + 3];
-    }
-    for (; i < a.length; i++) {
-      s0 += a[i] * b[i];
-    }
-    return s0 + s1 + (s2 + s3);
-  }
-
-  private static double addTimes(double factor, float[] from, double[] to) {
-    for (int i = 0; i < to.length; i++) {
-      to[i] += factor * from[i];
-    }
-    return 0;
-  }
-
-  private static double stepAndTurn(
-      float step, float[] correction, float[] z, float beta, float[] direction) {
-    for (int i = 0; i < direction.length; i++) {
-      correction[i] += step * direction[i];
-    }
-    for (int i = 0; i < direction.length; i++) {
+  private static void turnTo(int from, int to, float[] z, float beta, float[] direction) {
+    for (int i = from; i < to; i++) {
       direction[i] = z[i] + beta * direction[i];
     }
-    return 0;
   }
 
   /**
-   * The product of two fields over a row of columns: slices are summed first, place by place, since
-   * such sums are vector instructions and the sum along a row is not.
+   * The product of two fields over a pair of rows of columns: slices are summed first, place by
+   * place, since such sums are vector instructions and the sum along a row is not.
    */
-  private double productOfRows(int j, float[][] a, float[][] b) {
+  private double productOfRows(int pair, float[][] a, float[][] b) {
     float[] places = places32.get();
-    java.util.Arrays.fill(places, 0);
-    for (int row = j * matrix.nz; row < (j + 1) * matrix.nz; row++) {
-      addProduct(a[row], b[row], places);
-    }
+    Arrays.fill(places, 0);
+    finest.rows(pair, (row, from, to) -> addProduct(from, to, a[row], b[row], places));
     double sum = 0;
     for (float p : places) {
       sum += p;
@@ -205,38 +261,14 @@ final class ConjugateGradients {
     return sum;
   }
 
-  private static void addProduct(float[] a, float[] b, float[] places) {
-    for (int i = 0; i < places.length; i++) {
+  private static void addProduct(int from, int to, float[] a, float[] b, float[] places) {
+    for (int i = from; i < to; i++) {
       places[i] += a[i] * b[i];
     }
   }
 
-  private static double addTimes(float factor, float[] from, float[] to) {
-    for (int i = 0; i < to.length; i++) {
-      to[i] += factor * from[i];
-    }
-    return 0;
-  }
-
-  /** Works on one row and returns its share of a sum. */
-  private interface Row {
-    double at(int row);
-  }
-
-  private double each(Row work) {
-    rows(
-        j -> {
-          double sum = 0;
-          for (int row = j * matrix.nz; row < (j + 1) * matrix.nz; row++) {
-            sum += work.at(row);
-          }
-          sums[j] = sum;
-        });
-    return sum();
-  }
-
-  private void rows(IntConsumer work) {
-    team.each(matrix.ny, matrix.cells(), work);
+  private void pairs(IntConsumer work) {
+    team.each(finest.pairs(), matrix.cells(), work);
   }
 
   /** Row by row, so that it does not depend on the number of threads. */

@@ -37,22 +37,47 @@ final class Pattern {
     right = new double[ny][nx];
     low = new double[ny + 1][nx];
     box = new int[] {nx, 0, ny, 0};
+    double[] between = new double[nx];
+    for (int i = 1; i < nx; i++) {
+      between[i] = 1 / (x.centre(i) - x.centre(i - 1));
+    }
     for (int j = 0; j < ny; j++) {
-      for (int i = 0; i < nx; i++) {
-        if (i > 0) {
-          left[j][i] = xFace[j][i] / (x.centre(i) - x.centre(i - 1));
-          right[j][i - 1] = left[j][i];
-        }
-        if (j > 0) {
-          low[j][i] = yFace[j][i] / (y.centre(j) - y.centre(j - 1));
-        }
-        if (area[j][i] > 0) {
-          box[0] = Math.min(box[0], i);
-          box[1] = Math.max(box[1], i + 1);
-          box[2] = Math.min(box[2], j);
-          box[3] = Math.max(box[3], j + 1);
-        }
+      times(xFace[j], between, left[j]);
+      System.arraycopy(left[j], 1, right[j], 0, nx - 1);
+      if (j > 0) {
+        times(yFace[j], 1 / (y.centre(j) - y.centre(j - 1)), low[j]);
       }
+      widen(j);
+    }
+  }
+
+  private static void times(double[] a, double[] b, double[] product) {
+    for (int i = 0; i < product.length; i++) {
+      product[i] = a[i] * b[i];
+    }
+  }
+
+  private static void times(double[] a, double b, double[] product) {
+    for (int i = 0; i < product.length; i++) {
+      product[i] = a[i] * b;
+    }
+  }
+
+  /** Takes a row into the box. */
+  private void widen(int j) {
+    int from = 0;
+    int to = area[j].length;
+    while (from < to && area[j][from] == 0) {
+      from++;
+    }
+    while (from < to && area[j][to - 1] == 0) {
+      to--;
+    }
+    if (from < to) {
+      box[0] = Math.min(box[0], from);
+      box[1] = Math.max(box[1], to);
+      box[2] = Math.min(box[2], j);
+      box[3] = j + 1;
     }
   }
 
@@ -102,16 +127,29 @@ final class Pattern {
     double[][] cxFace = new double[cy][cx];
     double[][] cyFace = new double[cy][cx];
     for (int j = 0; j < cy; j++) {
-      for (int i = 0; i < cx; i++) {
-        for (int row = gj[j]; row < gj[j + 1]; row++) {
-          cxFace[j][i] += xFace[row][gi[i]];
-        }
-        for (int col = gi[i]; col < gi[i + 1]; col++) {
-          cyFace[j][i] += yFace[gj[j]][col];
+      if (gj[j] >= box[3] || gj[j + 1] <= box[2]) {
+        continue;
+      }
+      double[] alongX = cxFace[j];
+      for (int row = gj[j]; row < gj[j + 1]; row++) {
+        double[] faces = xFace[row];
+        for (int i = 0; i < cx; i++) {
+          alongX[i] += faces[gi[i]];
         }
       }
+      addGroups(yFace[gj[j]], gi, cyFace[j]);
     }
     return new Pattern(coarseX, coarseY, joinedSum(area, gi, gj), cxFace, cyFace);
+  }
+
+  private static void addGroups(double[] values, int[] groups, double[] sums) {
+    for (int i = 0; i < sums.length; i++) {
+      double sum = values[groups[i]];
+      for (int at = groups[i] + 1; at < groups[i + 1]; at++) {
+        sum += values[at];
+      }
+      sums[i] += sum;
+    }
   }
 
   /** Column values summed over groups. */
@@ -119,11 +157,7 @@ final class Pattern {
     double[][] sums = new double[gj.length - 1][gi.length - 1];
     for (int j = 0; j < sums.length; j++) {
       for (int row = gj[j]; row < gj[j + 1]; row++) {
-        for (int i = 0; i < sums[j].length; i++) {
-          for (int col = gi[i]; col < gi[i + 1]; col++) {
-            sums[j][i] += values[row][col];
-          }
-        }
+        addGroups(values[row], gi, sums[j]);
       }
     }
     return sums;

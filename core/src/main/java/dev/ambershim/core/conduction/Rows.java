@@ -5,40 +5,29 @@ package dev.ambershim.core.conduction;
  * instructions. Runs go from {@code from} to before {@code to}; the last array is written.
  */
 final class Rows {
-  private static final double NO_CELL = 1e-20;
+  private static final float NO_CELL = 1e-30f;
 
   private Rows() {}
 
-  /**
-   * What leads from the cells of a slice to their neighbours, and through those below to ground.
-   */
-  static void toGround(
-      double lateral,
-      double[] left,
-      double[] right,
-      double[] low,
-      double[] high,
-      double[] inverse,
-      double[] ground,
-      double vertical,
-      double[] gap) {
-    for (int i = 0; i < ground.length; i++) {
-      ground[i] =
-          lateral * (left[i] + right[i] + low[i] + high[i])
-              + vertical * gap[i] * ground[i] * inverse[i];
+  /** What leads from the cells of a slice to ground through those below. */
+  static void throughBelow(
+      int from, int to, float vertical, float[] gap, float[] inverse, float[] ground) {
+    for (int i = from; i < to; i++) {
+      ground[i] = vertical * gap[i] * ground[i] * inverse[i];
     }
   }
 
-  static void addTimes(double factor, double[] from, double[] to) {
-    for (int i = 0; i < to.length; i++) {
-      to[i] += factor * from[i];
+  static void addTimes(int from, int to, float factor, float[] a, float[] sum) {
+    for (int i = from; i < to; i++) {
+      sum[i] += factor * a[i];
     }
   }
 
-  static void invert(double[] ground, double vertical, double[] gap, double[] inverse) {
-    for (int i = 0; i < inverse.length; i++) {
+  static void invert(
+      int from, int to, float[] ground, float vertical, float[] gap, float[] inverse) {
+    for (int i = from; i < to; i++) {
       // Where there is no cell all else is zero, so that any finite pivot does.
-      inverse[i] = 1 / Math.max(ground[i] + vertical * gap[i], NO_CELL);
+      inverse[i] = 1 / (ground[i] + vertical * gap[i] + NO_CELL);
     }
   }
 
@@ -69,29 +58,42 @@ final class Rows {
     }
   }
 
-  static void set(int from, int to, float weight, float[] w, float[] out) {
+  static void difference(int from, int to, float[] a, float[] b, float[] w) {
     for (int i = from; i < to; i++) {
-      out[i] = weight * w[i];
+      w[i] = a[i] - b[i];
     }
   }
 
-  static void add(int from, int to, float weight, float[] w, float share, float[] in, float[] out) {
-    for (int i = from; i < to; i++) {
-      out[i] = share * in[i] + weight * w[i];
-    }
-  }
-
-  static void addBoth(
+  /** What two neighbours send, on top of {@code right}. */
+  static void fromTwo(
       int from,
       int to,
-      float weight,
-      float[] w,
-      float share,
-      float[] in,
-      float[] old,
-      float[] out) {
+      float[] right,
+      float factor,
+      float[] ga,
+      float[] a,
+      float[] gb,
+      float[] b,
+      float[] w) {
     for (int i = from; i < to; i++) {
-      out[i] = old[i] + share * (in[i] - old[i]) + weight * w[i];
+      w[i] = right[i] + factor * (ga[i] * a[i] + gb[i] * b[i]);
+    }
+  }
+
+  /** What three more send. */
+  static void fromThree(
+      int from,
+      int to,
+      float factor,
+      float[] ga,
+      float[] a,
+      float[] gb,
+      float[] b,
+      float[] gc,
+      float[] c,
+      float[] w) {
+    for (int i = from; i < to; i++) {
+      w[i] += factor * (ga[i] * a[i] + gb[i] * b[i] + gc[i] * c[i]);
     }
   }
 
@@ -105,11 +107,9 @@ final class Rows {
       float[] gapAbove,
       float[] above,
       float[] f,
-      float[] right,
       float[] w) {
     for (int i = from; i < to; i++) {
-      w[i] =
-          right[i] + down * gapBelow[i] * (below[i] - f[i]) + up * gapAbove[i] * (above[i] - f[i]);
+      w[i] = down * gapBelow[i] * (below[i] - f[i]) + up * gapAbove[i] * (above[i] - f[i]);
     }
   }
 
@@ -128,15 +128,15 @@ final class Rows {
     }
   }
 
-  static void ground(int from, int to, float factor, float[] g, float[] f, float[] w) {
+  static void lateral(int from, int to, float factor, float[] ga, float[] a, float[] f, float[] w) {
     for (int i = from; i < to; i++) {
-      w[i] -= factor * g[i] * f[i];
+      w[i] += factor * ga[i] * (a[i] - f[i]);
     }
   }
 
-  static void sum(float[] from, float[] to) {
-    for (int i = 0; i < to.length; i++) {
-      to[i] += from[i];
+  static void ground(int from, int to, float factor, float[] g, float[] f, float[] w) {
+    for (int i = from; i < to; i++) {
+      w[i] -= factor * g[i] * f[i];
     }
   }
 }

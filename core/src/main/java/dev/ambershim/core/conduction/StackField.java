@@ -37,12 +37,18 @@ final class StackField {
     this.watts = watts.clone();
   }
 
-  /** The right-hand side for the heat of each source, W. */
+  /** The right-hand side for the heat of each source, W; to be read only. */
   static double[][] load(StackGrid grid, Conductances matrix, double[] watts) {
-    double[][] right = matrix.field();
     double[] heat = heatByColumn(grid, watts);
-    for (int c = 0; c < heat.length; c++) {
-      right[(c / matrix.nx) * matrix.nz][c % matrix.nx] = heat[c];
+    double[] nothing = new double[matrix.nx];
+    double[][] right = new double[matrix.ny * matrix.nz][];
+    // Heat enters the lowest slice; all other rows are one row of zeros.
+    for (int row = 0; row < right.length; row++) {
+      int j = row / matrix.nz;
+      right[row] =
+          row % matrix.nz == 0
+              ? Arrays.copyOfRange(heat, j * matrix.nx, (j + 1) * matrix.nx)
+              : nothing;
     }
     return right;
   }

@@ -23,8 +23,7 @@ public final class Team implements AutoCloseable {
   private final AtomicInteger busy = new AtomicInteger();
   private final AtomicReference<Throwable> failure = new AtomicReference<>();
   private volatile boolean closed;
-  private int rows;
-  private Block work;
+  private IntConsumer work;
 
   private Team(int threads) {
     this.threads = threads;
@@ -74,11 +73,59 @@ public final class Team implements AutoCloseable {
 
   /** Runs {@code work} on blocks of neighbouring rows that together make up all. */
   void blocks(int rows, long cells, Block work) {
-    if (threads == 1 || cells < WORTH_SHARING || rows < threads) {
+    if (isAlone(rows, cells)) {
       work.over(0, rows);
+    } else {
+      all(me -> work.over(border(rows, me), border(rows, me + 1)));
+    }
+  }
+
+  /**
+   * Runs stages on rows, each on a row as soon as the stage before it has done that row and its
+   * neighbours, so that what one stage leaves is still near the processor when the next wants it.
+   */
+  void wave(int rows, long cells, IntConsumer... stages) {
+    int reach = stages.length;
+    if (isAlone(rows, cells) || rows < 2 * reach * threads) {
+      wave(0, rows, false, false, stages);
       return;
     }
-    this.rows = rows;
+    all(me -> wave(border(rows, me), border(rows, me + 1), me > 0, me < threads - 1, stages));
+    // What waits for rows on both sides of a border is left.
+    all(
+        me -> {
+          int border = border(rows, me);
+          for (int s = 1; me > 0 && s < reach; s++) {
+            for (int row = border - s; row < border + s; row++) {
+              stages[s].accept(row);
+            }
+          }
+        });
+  }
+
+  /** A wave over a block; each stage stays one row further from the borders than the one before. */
+  private static void wave(
+      int first, int past, boolean below, boolean above, IntConsumer[] stages) {
+    for (int at = first; at < past + stages.length; at++) {
+      for (int s = 0; s < stages.length; s++) {
+        int row = at - s;
+        if (row >= (below ? first + s : first) && row < (above ? past - s : past)) {
+          stages[s].accept(row);
+        }
+      }
+    }
+  }
+
+  private boolean isAlone(int rows, long cells) {
+    return threads == 1 || cells < WORTH_SHARING || rows < threads;
+  }
+
+  private int border(int rows, int thread) {
+    return (int) ((long) rows * thread / threads);
+  }
+
+  /** Runs {@code work} once on each thread, with its number. */
+  private void all(IntConsumer work) {
     this.work = work;
     busy.set(threads - 1);
     round.incrementAndGet();
@@ -89,7 +136,7 @@ public final class Team implements AutoCloseable {
       }
     }
     try {
-      block(0);
+      work.accept(0);
     } finally {
       while (busy.get() > 0) {
         Thread.onSpinWait();
@@ -100,12 +147,6 @@ public final class Team implements AutoCloseable {
     if (failed != null) {
       throw new IllegalStateException(failed);
     }
-  }
-
-  private void block(int me) {
-    int from = (int) ((long) rows * me / threads);
-    int to = (int) ((long) rows * (me + 1) / threads);
-    work.over(from, to);
   }
 
   private void serve(int me) {
@@ -125,7 +166,7 @@ public final class Team implements AutoCloseable {
       }
       seen++;
       try {
-        block(me);
+        work.accept(me);
       } catch (Throwable t) {
         failure.set(t);
       } finally {

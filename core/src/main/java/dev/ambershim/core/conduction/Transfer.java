@@ -6,43 +6,40 @@ import java.util.IdentityHashMap;
 import java.util.List;
 
 /**
- * The way between a grid and the coarser one: bilinear between the centres of joined columns, and
- * constant where the neighbour does not exist. Restriction is its transpose.
+ * The way between a grid and the coarser one: along x and along y the parabola through the centres
+ * of a joined column and its two neighbours. Beyond an insulated edge stands the mirror image of
+ * what is before it. Restriction is the transpose. A straight line between two centres would take
+ * waves of some cells' length to the coarser grid and back too flat, and the cycle would leave a
+ * quarter of them.
+ *
+ * <p>Only the first colour of {@link Chequer} is read and written: the second has no residual and
+ * is solved anew after a correction.
  */
 final class Transfer {
   private final int nx;
+  private final int nz;
+  private final int joinedColumns;
   private final int[] rows;
   private final int[] rowOf;
-  private final boolean[] leansUp;
   private final int[] columnOf;
-  private final int[] nextColumn;
 
-  /** By slice: shares of the joined neighbours. */
+  /** By slice. */
   private final Shares[] shares;
 
   Transfer(Conductances fine, Conductances coarse, int[] gi, int[] gj) {
     nx = fine.nx;
+    nz = fine.nz;
+    joinedColumns = coarse.nx;
     rows = gj.clone();
     rowOf = owners(gj, fine.ny);
     columnOf = owners(gi, fine.nx);
-    leansUp = new boolean[fine.ny];
-    double[] shareY = new double[fine.ny];
-    for (int j = 0; j < fine.ny; j++) {
-      leansUp[j] = fine.y.centre(j) > coarse.y.centre(rowOf[j]);
-      shareY[j] = share(fine.y, coarse.y, j, rowOf[j], rowOf[j] + (leansUp[j] ? 1 : -1));
-    }
-    nextColumn = new int[nx];
-    double[] shareX = new double[nx];
-    for (int i = 0; i < nx; i++) {
-      int next = columnOf[i] + (fine.x.centre(i) > coarse.x.centre(columnOf[i]) ? 1 : -1);
-      shareX[i] = share(fine.x, coarse.x, i, columnOf[i], next);
-      nextColumn[i] = Math.min(coarse.nx - 1, Math.max(0, next));
-    }
-    shares = new Shares[fine.nz];
+    double[][] alongX = parabolas(fine.x, coarse.x, columnOf);
+    double[][] alongY = parabolas(fine.y, coarse.y, rowOf);
+    shares = new Shares[nz];
     IdentityHashMap<Pattern, Shares> known = new IdentityHashMap<>();
-    for (int k = 0; k < fine.nz; k++) {
+    for (int k = 0; k < nz; k++) {
       Pattern wide = coarse.pattern[k];
-      shares[k] = known.computeIfAbsent(fine.pattern[k], p -> shares(p, wide, shareX, shareY));
+      shares[k] = known.computeIfAbsent(fine.pattern[k], p -> shares(p, wide, alongX, alongY));
     }
   }
 
@@ -56,26 +53,54 @@ final class Transfer {
     return owner;
   }
 
-  private static double share(Axis fine, Axis coarse, int cell, int own, int next) {
-    if (next < 0 || next >= coarse.cells()) {
-      return 0;
+  /**
+   * Weights of the joined cell before the own one, of the own one and of the one behind it, for
+   * each cell.
+   */
+  private static double[][] parabolas(Axis fine, Axis coarse, int[] owner) {
+    double[][] weights = new double[3][owner.length];
+    for (int i = 0; i < owner.length; i++) {
+      int own = owner[i];
+      double[] at = new double[3];
+      for (int side = -1; side <= 1; side++) {
+        int cell = own + side;
+        // The mirror image of the own centre beyond the first and last edge.
+        at[side + 1] =
+            cell < 0
+                ? 2 * coarse.edges[0] - coarse.centre(own)
+                : cell >= coarse.cells()
+                    ? 2 * coarse.edges[coarse.cells()] - coarse.centre(own)
+                    : coarse.centre(cell);
+      }
+      double here = fine.centre(i);
+      for (int a = 0; a < 3; a++) {
+        double weight = 1;
+        for (int b = 0; b < 3; b++) {
+          weight *= a == b ? 1 : (here - at[b]) / (at[a] - at[b]);
+        }
+        weights[a][i] = weight;
+      }
     }
-    return Math.abs(fine.centre(cell) - coarse.centre(own))
-        / Math.abs(coarse.centre(next) - coarse.centre(own));
+    return weights;
   }
 
   /**
-   * Shares of the joined neighbours in one pattern, by row and column.
+   * Weights in one pattern.
    *
-   * @param alongX of the neighbour along x
-   * @param alongY of the neighbour along y
-   * @param even whether a row has the shares of {@code usual} and one share along y throughout, as
-   *     all rows of a rectangle have
-   * @param usual the shares along x of even rows, gathered for each joined column
+   * @param alongX for each of the three joined columns, in a row that is whole
+   * @param alongY for each of the three joined rows, by row
+   * @param whole whether a row and the joined rows about it have all cells of the pattern's box
+   * @param single the nine weights, by joined row, joined column and column, of a row that is not
+   * @param gathered {@code alongX} by joined column, for the places of even and odd rows
    * @param box the columns and rows that hold anything
    */
   private record Shares(
-      float[][] alongX, float[][] alongY, boolean[] even, Gathered usual, int[] box) {}
+      float[][] alongX,
+      float[][] alongY,
+      boolean[] whole,
+      float[][][] single,
+      Gathered[] gathered,
+      int[] box) {}
 
   /**
    * The shares along x, each with the column it comes from and the joined one it goes to.
@@ -83,122 +108,181 @@ final class Transfer {
    */
   private record Gathered(int[] from, int[] to, float[] weight) {}
 
-  private Shares shares(Pattern fine, Pattern coarse, double[] shareX, double[] shareY) {
-    int ny = shareY.length;
-    float[][] x = new float[ny][nx];
-    float[][] y = new float[ny][nx];
-    for (int j = fine.box[2]; j < fine.box[3]; j++) {
-      int next = rowOf[j] + (leansUp[j] ? 1 : -1);
-      for (int i = fine.box[0]; i < fine.box[1]; i++) {
-        if (fine.area[j][i] == 0) {
-          continue;
-        }
-        boolean besides = shareX[i] > 0 && coarse.area[rowOf[j]][nextColumn[i]] > 0;
-        boolean beyond = shareY[j] > 0 && coarse.area[next][columnOf[i]] > 0;
-        boolean across = besides && beyond && coarse.area[next][nextColumn[i]] > 0;
-        x[j][i] = besides && (across || !beyond) ? (float) shareX[i] : 0;
-        y[j][i] = beyond ? (float) shareY[j] : 0;
+  private Shares shares(Pattern fine, Pattern coarse, double[][] weightX, double[][] weightY) {
+    int ny = rowOf.length;
+    boolean[] wholeFine = whole(fine);
+    boolean[] wholeCoarse = whole(coarse);
+    float[][] x = new float[3][nx];
+    for (int i = fine.box[0]; i < fine.box[1]; i++) {
+      for (int side = 0; side < 3; side++) {
+        int column = columnOf[i] + side - 1;
+        boolean is = column >= coarse.box[0] && column < coarse.box[1];
+        x[is ? side : 1][i] += (float) weightX[side][i];
       }
     }
-    int middle = (fine.box[2] + fine.box[3]) / 2;
-    boolean[] even = new boolean[ny];
+    float[][] y = new float[3][ny];
+    boolean[] whole = new boolean[ny];
+    float[][][] single = new float[ny][][];
     for (int j = fine.box[2]; j < fine.box[3]; j++) {
-      even[j] = Arrays.equals(x[j], x[middle]);
-      for (int i = fine.box[0]; i < fine.box[1]; i++) {
-        even[j] &= fine.area[j][i] > 0 && y[j][i] == y[j][fine.box[0]];
+      whole[j] = wholeFine[j];
+      for (int side = 0; side < 3; side++) {
+        int row = rowOf[j] + side - 1;
+        boolean is = row >= coarse.box[2] && row < coarse.box[3];
+        y[is ? side : 1][j] += (float) weightY[side][j];
+        whole[j] &= !is || wholeCoarse[row];
       }
-      if (even[j]) {
-        x[j] = x[middle];
+      if (!whole[j]) {
+        single[j] = single(j, fine, coarse, weightX, weightY);
       }
     }
-    return new Shares(x, y, even, gathered(x[middle], fine.box, coarse.x.cells()), fine.box);
+    Gathered[] gathered = {gathered(x, fine.box, 0), gathered(x, fine.box, 1)};
+    return new Shares(x, y, whole, single, gathered, fine.box);
   }
 
-  private Gathered gathered(float[] x, int[] box, int joined) {
-    List<List<Integer>> sources = new ArrayList<>();
-    for (int at = 0; at < joined; at++) {
-      sources.add(new ArrayList<>());
-    }
-    for (int i = box[0]; i < box[1]; i++) {
-      sources.get(columnOf[i]).add(i);
-      if (x[i] > 0) {
-        sources.get(nextColumn[i]).add(i);
+  /** Whether a row has all cells of the pattern's box. */
+  private static boolean[] whole(Pattern p) {
+    boolean[] whole = new boolean[p.area.length];
+    for (int j = p.box[2]; j < p.box[3]; j++) {
+      whole[j] = true;
+      for (int i = p.box[0]; i < p.box[1]; i++) {
+        whole[j] &= p.area[j][i] > 0;
       }
     }
-    int count = sources.stream().mapToInt(List::size).sum();
+    return whole;
+  }
+
+  /** The nine weights of each cell of a row; what would come from no cell comes from beside it. */
+  private float[][] single(
+      int j, Pattern fine, Pattern coarse, double[][] weightX, double[][] weightY) {
+    float[][] nine = new float[9][nx];
+    for (int i = fine.box[0]; i < fine.box[1]; i++) {
+      for (int up = 0; fine.area[j][i] > 0 && up < 3; up++) {
+        boolean beyond = is(coarse, rowOf[j] + up - 1, columnOf[i]);
+        for (int side = 0; side < 3; side++) {
+          int to = beyond ? up : 1;
+          boolean beside = is(coarse, rowOf[j] + to - 1, columnOf[i] + side - 1);
+          nine[3 * to + (beside ? side : 1)][i] += (float) (weightY[up][j] * weightX[side][i]);
+        }
+      }
+    }
+    return nine;
+  }
+
+  private static boolean is(Pattern p, int j, int i) {
+    return j >= 0 && i >= 0 && j < p.area.length && i < p.area[j].length && p.area[j][i] > 0;
+  }
+
+  private Gathered gathered(float[][] x, int[] box, int row) {
+    List<List<int[]>> sources = new ArrayList<>();
+    for (int at = 0; at < joinedColumns; at++) {
+      sources.add(new ArrayList<>());
+    }
+    int count = 0;
+    for (int i = first(box, row); i < box[1]; i += 2) {
+      for (int side = 0; side < 3; side++) {
+        if (x[side][i] != 0) {
+          sources.get(columnOf[i] + side - 1).add(new int[] {i, side});
+          count++;
+        }
+      }
+    }
     int[] from = new int[count];
     int[] to = new int[count];
     float[] weight = new float[count];
     int n = 0;
     for (int term = 0; n < count; term++) {
-      for (int at = 0; at < joined; at++) {
+      for (int at = 0; at < joinedColumns; at++) {
         if (term < sources.get(at).size()) {
-          int i = sources.get(at).get(term);
-          from[n] = i;
+          int[] source = sources.get(at).get(term);
+          from[n] = source[0];
           to[n] = at;
-          weight[n++] = columnOf[i] == at ? 1 - x[i] : x[i];
+          weight[n++] = x[source[1]][source[0]];
         }
       }
     }
     return new Gathered(from, to, weight);
   }
 
+  /** The first column of a row whose place is the first colour's. */
+  private static int first(int[] box, int row) {
+    return box[0] + ((box[0] + row) & 1);
+  }
+
   /** How many columns the coarser grid has along x. */
   int joinedColumns() {
-    return columnOf[nx - 1] + 1;
+    return joinedColumns;
   }
 
-  /** The first fine row of a joined row. */
-  int firstRow(int joined) {
-    return rows[joined];
+  /** Whether a slice has cells in a row. */
+  private boolean isIn(int j, int k) {
+    int[] box = shares[k].box;
+    return j >= box[2] && j < box[3];
   }
 
-  /** The joined row of a fine row. */
-  int row(int j) {
-    return rowOf[j];
-  }
+  /** Fields between two halves of a restriction, by {@code row * nz + k}. */
+  record Narrowed(float[][] own, float[][] below, float[][] above) {}
 
-  /** Whether a fine row lies above the centre of its joined row. */
-  boolean leansUp(int j) {
-    return leansUp[j];
+  /**
+   * The first half of what {@link #interpolate} transposed does to a row of a slice: sums along x.
+   *
+   * @param from the first colour of the row's pair, read
+   * @param to takes the sums; one for all joined rows where they differ by a factor only
+   */
+  void narrow(int j, int k, float[] from, Narrowed to) {
+    if (!isIn(j, k)) {
+      return;
+    }
+    Shares s = shares[k];
+    int at = j * nz + k;
+    if (s.whole[j]) {
+      gather(s.gathered[j & 1], from, to.own[at]);
+      return;
+    }
+    if (to.below[at] == null) {
+      to.below[at] = new float[joinedColumns];
+      to.above[at] = new float[joinedColumns];
+    }
+    for (int up = 0; up < 3; up++) {
+      float[] sums = (up == 0 ? to.below : up == 1 ? to.own : to.above)[at];
+      Arrays.fill(sums, 0);
+      for (int side = 0; side < 3; side++) {
+        float[] weight = s.single[j][3 * up + side];
+        for (int i = first(s.box, j); i < s.box[1]; i += 2) {
+          if (weight[i] != 0) {
+            sums[columnOf[i] + side - 1] += weight[i] * from[i];
+          }
+        }
+      }
+    }
   }
 
   /**
-   * The transpose of {@link #interpolate} for one row of a slice.
+   * The second half: sums along y.
    *
-   * @param from read
-   * @param own the joined row, added to
-   * @param next what belongs to the joined row beside it, added to
-   * @param scratch a joined row
+   * @param from what {@link #narrow} made
+   * @param to a joined row, overwritten
    */
-  void spread(int j, int k, float[] from, float[] own, float[] next, float[] scratch) {
+  void collect(int joined, int k, Narrowed from, float[] to) {
+    Arrays.fill(to, 0);
     Shares s = shares[k];
-    float[] x = s.alongX[j];
-    float[] y = s.alongY[j];
-    if (s.even[j]) {
-      gather(s.usual, from, scratch);
-      float far = y[s.box[0]];
-      addTimes(1 - far, scratch, own);
-      addTimes(far, scratch, next);
-      return;
-    }
-    for (int i = s.box[0]; i < s.box[1]; i++) {
-      float far = from[i] * y[i];
-      float near = from[i] - far;
-      int a = columnOf[i];
-      int b = nextColumn[i];
-      own[a] += (1 - x[i]) * near;
-      next[a] += (1 - x[i]) * far;
-      own[b] += x[i] * near;
-      next[b] += x[i] * far;
+    int first = Math.max(s.box[2], rows[Math.max(0, joined - 1)]);
+    int past = Math.min(s.box[3], rows[Math.min(rows.length - 1, joined + 2)]);
+    for (int j = first; j < past; j++) {
+      int up = joined - rowOf[j] + 1;
+      int at = j * nz + k;
+      if (!s.whole[j]) {
+        addTimes(1, (up == 0 ? from.below : up == 1 ? from.own : from.above)[at], to);
+      } else if (s.alongY[up][j] != 0) {
+        addTimes(s.alongY[up][j], from.own[at], to);
+      }
     }
   }
 
-  private static void gather(Gathered usual, float[] values, float[] sums) {
-    Arrays.fill(sums, 0);
-    int[] from = usual.from;
-    int[] to = usual.to;
-    float[] weight = usual.weight;
+  private void gather(Gathered terms, float[] values, float[] sums) {
+    Arrays.fill(sums, 0, joinedColumns, 0);
+    int[] from = terms.from;
+    int[] to = terms.to;
+    float[] weight = terms.weight;
     for (int n = 0; n < from.length; n++) {
       sums[to[n]] += weight[n] * values[from[n]];
     }
@@ -211,39 +295,55 @@ final class Transfer {
   }
 
   /**
-   * One row of a slice with the coarse field added.
+   * Adds the coarse field to the places of the first colour in one row of a slice.
    *
-   * @param own the joined row, read
-   * @param next the joined row beside it, read
-   * @param fine the row without it, read
-   * @param sum overwritten where the layer is
-   * @param scratch a joined row
+   * @param coarse read, in rows of columns
+   * @param sum the first colour of the row's pair
+   * @param joined two places more than a joined row
    */
-  void interpolate(
-      int j, int k, float[] own, float[] next, float[] fine, float[] sum, float[] scratch) {
+  void interpolate(int j, int k, float[][] coarse, float[] sum, float[] joined) {
+    if (!isIn(j, k)) {
+      return;
+    }
     Shares s = shares[k];
-    float[] x = s.alongX[j];
-    float[] y = s.alongY[j];
-    if (s.even[j]) {
-      mix(y[s.box[0]], own, next, scratch);
-      for (int i = s.box[0]; i < s.box[1]; i++) {
-        float near = scratch[columnOf[i]];
-        sum[i] = fine[i] + (near + x[i] * (scratch[nextColumn[i]] - near));
+    int own = rowOf[j] * nz + k;
+    if (s.whole[j]) {
+      float below = s.alongY[0][j];
+      float above = s.alongY[2][j];
+      mix(
+          below,
+          coarse[below == 0 ? own : own - nz],
+          s.alongY[1][j],
+          coarse[own],
+          above,
+          coarse[above == 0 ? own : own + nz],
+          joined);
+      float[] left = s.alongX[0];
+      float[] centre = s.alongX[1];
+      float[] right = s.alongX[2];
+      for (int i = first(s.box, j); i < s.box[1]; i += 2) {
+        int c = columnOf[i];
+        sum[i] += left[i] * joined[c] + centre[i] * joined[c + 1] + right[i] * joined[c + 2];
       }
       return;
     }
-    for (int i = s.box[0]; i < s.box[1]; i++) {
-      int a = columnOf[i];
-      int b = nextColumn[i];
-      float near = own[a] + x[i] * (own[b] - own[a]);
-      float far = next[a] + x[i] * (next[b] - next[a]);
-      sum[i] = fine[i] + (near + y[i] * (far - near));
+    for (int up = 0; up < 3; up++) {
+      for (int side = 0; side < 3; side++) {
+        float[] weight = s.single[j][3 * up + side];
+        for (int i = first(s.box, j); i < s.box[1]; i += 2) {
+          if (weight[i] != 0) {
+            sum[i] += weight[i] * coarse[own + (up - 1) * nz][columnOf[i] + side - 1];
+          }
+        }
+      }
     }
   }
 
-  private static void mix(float share, float[] own, float[] next, float[] to) {
-    for (int i = 0; i < to.length; i++) {
-      to[i] = own[i] + share * (next[i] - own[i]);
+  /** Three rows, one place further. */
+  private static void mix(
+      float wa, float[] a, float wb, float[] b, float wc, float[] c, float[] to) {
+    for (int i = 0; i < a.length; i++) {
+      to[i + 1] = wa * a[i] + wb * b[i] + wc * c[i];
     }
   }
 }
