@@ -50,11 +50,11 @@ final class MultigridLevel {
   private static final class Scratch {
     final float[] before;
     final float[] behind;
-    final float[] joined;
+    final Transfer.Scratch transfer;
     final float[] residual;
 
     Scratch(int nx, int coarse) {
-      joined = new float[coarse + 2];
+      transfer = new Transfer.Scratch(coarse);
       before = new float[nx];
       residual = new float[nx];
       behind = new float[nx];
@@ -390,8 +390,8 @@ final class MultigridLevel {
         int at = row * nz + k;
         Rows.difference(box[k][0], box[k][1], wanted[at], load[at], s.residual);
         fromNeighbours(row, k, s.residual, s.residual, s);
-        down.narrow(row, k, s.residual, narrowed);
-        down.narrow(row + 1, k, s.residual, narrowed);
+        down.narrow(row, k, s.residual, narrowed, s.transfer);
+        down.narrow(row + 1, k, s.residual, narrowed, s.transfer);
       }
     }
   }
@@ -416,7 +416,7 @@ final class MultigridLevel {
     float[][] c = coarse.solution;
     for (int j = 2 * pair; j < Math.min(ny, 2 * pair + 2); j++) {
       for (int k = 0; k < nz; k++) {
-        down.interpolate(j, k, c, solution[2 * pair * nz + k], s.joined);
+        down.interpolate(j, k, c, solution[2 * pair * nz + k], s.transfer);
       }
     }
   }

@@ -1,9 +1,7 @@
 package dev.ambershim.core.conduction;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.IdentityHashMap;
-import java.util.List;
 
 /**
  * The way between a grid and the coarser one: along x and along y the parabola through the centres
@@ -87,26 +85,39 @@ final class Transfer {
   /**
    * Weights in one pattern.
    *
-   * @param alongX for each of the three joined columns, in a row that is whole
    * @param alongY for each of the three joined rows, by row
    * @param whole whether a row and the joined rows about it have all cells of the pattern's box
    * @param single the nine weights, by joined row, joined column and column, of a row that is not
-   * @param gathered {@code alongX} by joined column, for the places of even and odd rows
+   * @param thinned the weights along x in a row that is whole, for even and for odd rows
    * @param box the columns and rows that hold anything
+   * @param joinedBox the same of the joined columns and rows
    */
   private record Shares(
-      float[][] alongX,
       float[][] alongY,
       boolean[] whole,
       float[][][] single,
-      Gathered[] gathered,
-      int[] box) {}
+      Thinned[] thinned,
+      int[] box,
+      int[] joinedBox) {}
 
   /**
-   * The shares along x, each with the column it comes from and the joined one it goes to.
-   * Neighbours in the list go to different columns, so that no sum waits for the one before.
+   * What the first colour has in a row: at most one cell in each joined column, since at most two
+   * are joined. All by joined column.
+   *
+   * @param cell that cell, or any if there is none
+   * @param toLeft its weight in the joined column to the left, 0 if there is none
+   * @param toOwn in its own
+   * @param toRight in that to the right
+   * @param fromLeft what the cell of the column to the left has here
+   * @param fromRight that of the column to the right
    */
-  private record Gathered(int[] from, int[] to, float[] weight) {}
+  private record Thinned(
+      int[] cell,
+      float[] toLeft,
+      float[] toOwn,
+      float[] toRight,
+      float[] fromLeft,
+      float[] fromRight) {}
 
   private Shares shares(Pattern fine, Pattern coarse, double[][] weightX, double[][] weightY) {
     int ny = rowOf.length;
@@ -135,8 +146,8 @@ final class Transfer {
         single[j] = single(j, fine, coarse, weightX, weightY);
       }
     }
-    Gathered[] gathered = {gathered(x, fine.box, 0), gathered(x, fine.box, 1)};
-    return new Shares(x, y, whole, single, gathered, fine.box);
+    Thinned[] thinned = {thinned(x, fine.box, 0), thinned(x, fine.box, 1)};
+    return new Shares(y, whole, single, thinned, fine.box, coarse.box);
   }
 
   /** Whether a row has all cells of the pattern's box. */
@@ -172,35 +183,26 @@ final class Transfer {
     return j >= 0 && i >= 0 && j < p.area.length && i < p.area[j].length && p.area[j][i] > 0;
   }
 
-  private Gathered gathered(float[][] x, int[] box, int row) {
-    List<List<int[]>> sources = new ArrayList<>();
-    for (int at = 0; at < joinedColumns; at++) {
-      sources.add(new ArrayList<>());
-    }
-    int count = 0;
+  private Thinned thinned(float[][] x, int[] box, int row) {
+    int[] cell = new int[joinedColumns];
+    float[][] to = new float[3][joinedColumns];
+    float[] fromLeft = new float[joinedColumns];
+    float[] fromRight = new float[joinedColumns];
+    Arrays.fill(cell, box[0]);
     for (int i = first(box, row); i < box[1]; i += 2) {
+      int c = columnOf[i];
+      cell[c] = i;
       for (int side = 0; side < 3; side++) {
-        if (x[side][i] != 0) {
-          sources.get(columnOf[i] + side - 1).add(new int[] {i, side});
-          count++;
-        }
+        to[side][c] = x[side][i];
+      }
+      if (c + 1 < joinedColumns) {
+        fromLeft[c + 1] = x[2][i];
+      }
+      if (c > 0) {
+        fromRight[c - 1] = x[0][i];
       }
     }
-    int[] from = new int[count];
-    int[] to = new int[count];
-    float[] weight = new float[count];
-    int n = 0;
-    for (int term = 0; n < count; term++) {
-      for (int at = 0; at < joinedColumns; at++) {
-        if (term < sources.get(at).size()) {
-          int[] source = sources.get(at).get(term);
-          from[n] = source[0];
-          to[n] = at;
-          weight[n++] = x[source[1]][source[0]];
-        }
-      }
-    }
-    return new Gathered(from, to, weight);
+    return new Thinned(cell, to[0], to[1], to[2], fromLeft, fromRight);
   }
 
   /** The first column of a row whose place is the first colour's. */
@@ -222,20 +224,53 @@ final class Transfer {
   /** Fields between two halves of a restriction, by {@code row * nz + k}. */
   record Narrowed(float[][] own, float[][] below, float[][] above) {}
 
+  /** What a thread needs: three rows of joined columns. */
+  static final class Scratch {
+    private final float[] own;
+    private final float[] left;
+    private final float[] right;
+
+    Scratch(int joinedColumns) {
+      own = new float[joinedColumns];
+      left = new float[joinedColumns];
+      right = new float[joinedColumns];
+    }
+
+    /** What stands before and behind each place of {@link #own}. */
+    void shift() {
+      System.arraycopy(own, 0, left, 1, own.length - 1);
+      System.arraycopy(own, 1, right, 0, own.length - 1);
+    }
+  }
+
   /**
    * The first half of what {@link #interpolate} transposed does to a row of a slice: sums along x.
    *
    * @param from the first colour of the row's pair, read
    * @param to takes the sums; one for all joined rows where they differ by a factor only
    */
-  void narrow(int j, int k, float[] from, Narrowed to) {
+  void narrow(int j, int k, float[] from, Narrowed to, Scratch scratch) {
     if (!isIn(j, k)) {
       return;
     }
     Shares s = shares[k];
     int at = j * nz + k;
     if (s.whole[j]) {
-      gather(s.gathered[j & 1], from, to.own[at]);
+      Thinned t = s.thinned[j & 1];
+      int first = s.joinedBox[0];
+      int past = s.joinedBox[1];
+      pick(first, past, t.cell, from, scratch.own);
+      scratch.shift();
+      weigh(
+          first,
+          past,
+          t.fromLeft,
+          scratch.left,
+          t.toOwn,
+          scratch.own,
+          t.fromRight,
+          scratch.right,
+          to.own[at]);
       return;
     }
     if (to.below[at] == null) {
@@ -256,41 +291,49 @@ final class Transfer {
     }
   }
 
+  private static void pick(int from, int to, int[] cell, float[] values, float[] picked) {
+    for (int c = from; c < to; c++) {
+      picked[c] = values[cell[c]];
+    }
+  }
+
+  private static void weigh(
+      int from,
+      int to,
+      float[] wa,
+      float[] a,
+      float[] wb,
+      float[] b,
+      float[] wc,
+      float[] c,
+      float[] sum) {
+    for (int i = from; i < to; i++) {
+      sum[i] = wa[i] * a[i] + wb[i] * b[i] + wc[i] * c[i];
+    }
+  }
+
   /**
    * The second half: sums along y.
    *
    * @param from what {@link #narrow} made
-   * @param to a joined row, overwritten
+   * @param to a joined row, overwritten where the layer is
    */
   void collect(int joined, int k, Narrowed from, float[] to) {
-    Arrays.fill(to, 0);
     Shares s = shares[k];
+    int low = s.joinedBox[0];
+    int high = s.joinedBox[1];
+    Arrays.fill(to, low, high, 0);
     int first = Math.max(s.box[2], rows[Math.max(0, joined - 1)]);
     int past = Math.min(s.box[3], rows[Math.min(rows.length - 1, joined + 2)]);
     for (int j = first; j < past; j++) {
       int up = joined - rowOf[j] + 1;
       int at = j * nz + k;
       if (!s.whole[j]) {
-        addTimes(1, (up == 0 ? from.below : up == 1 ? from.own : from.above)[at], to);
+        Rows.addTimes(
+            low, high, 1, (up == 0 ? from.below : up == 1 ? from.own : from.above)[at], to);
       } else if (s.alongY[up][j] != 0) {
-        addTimes(s.alongY[up][j], from.own[at], to);
+        Rows.addTimes(low, high, s.alongY[up][j], from.own[at], to);
       }
-    }
-  }
-
-  private void gather(Gathered terms, float[] values, float[] sums) {
-    Arrays.fill(sums, 0, joinedColumns, 0);
-    int[] from = terms.from;
-    int[] to = terms.to;
-    float[] weight = terms.weight;
-    for (int n = 0; n < from.length; n++) {
-      sums[to[n]] += weight[n] * values[from[n]];
-    }
-  }
-
-  private static void addTimes(float factor, float[] from, float[] to) {
-    for (int i = 0; i < to.length; i++) {
-      to[i] += factor * from[i];
     }
   }
 
@@ -299,32 +342,41 @@ final class Transfer {
    *
    * @param coarse read, in rows of columns
    * @param sum the first colour of the row's pair
-   * @param joined two places more than a joined row
    */
-  void interpolate(int j, int k, float[][] coarse, float[] sum, float[] joined) {
+  void interpolate(int j, int k, float[][] coarse, float[] sum, Scratch scratch) {
     if (!isIn(j, k)) {
       return;
     }
     Shares s = shares[k];
     int own = rowOf[j] * nz + k;
     if (s.whole[j]) {
+      int first = s.joinedBox[0];
+      int past = s.joinedBox[1];
       float below = s.alongY[0][j];
       float above = s.alongY[2][j];
       mix(
+          first,
+          past,
           below,
           coarse[below == 0 ? own : own - nz],
           s.alongY[1][j],
           coarse[own],
           above,
           coarse[above == 0 ? own : own + nz],
-          joined);
-      float[] left = s.alongX[0];
-      float[] centre = s.alongX[1];
-      float[] right = s.alongX[2];
-      for (int i = first(s.box, j); i < s.box[1]; i += 2) {
-        int c = columnOf[i];
-        sum[i] += left[i] * joined[c] + centre[i] * joined[c + 1] + right[i] * joined[c + 2];
-      }
+          scratch.own);
+      scratch.shift();
+      Thinned t = s.thinned[j & 1];
+      weigh(
+          first,
+          past,
+          t.toLeft,
+          scratch.left,
+          t.toOwn,
+          scratch.own,
+          t.toRight,
+          scratch.right,
+          scratch.own);
+      put(first, past, t.cell, scratch.own, sum);
       return;
     }
     for (int up = 0; up < 3; up++) {
@@ -339,11 +391,24 @@ final class Transfer {
     }
   }
 
-  /** Three rows, one place further. */
+  private static void put(int from, int to, int[] cell, float[] values, float[] sum) {
+    for (int c = from; c < to; c++) {
+      sum[cell[c]] += values[c];
+    }
+  }
+
   private static void mix(
-      float wa, float[] a, float wb, float[] b, float wc, float[] c, float[] to) {
-    for (int i = 0; i < a.length; i++) {
-      to[i + 1] = wa * a[i] + wb * b[i] + wc * c[i];
+      int from,
+      int to,
+      float wa,
+      float[] a,
+      float wb,
+      float[] b,
+      float wc,
+      float[] c,
+      float[] sum) {
+    for (int i = from; i < to; i++) {
+      sum[i] = wa * a[i] + wb * b[i] + wc * c[i];
     }
   }
 }

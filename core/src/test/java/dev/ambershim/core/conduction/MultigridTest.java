@@ -160,11 +160,11 @@ class MultigridTest {
       for (int k = 0; k < fine.nz; k++) {
         float[] own = u[(j & ~1) * fine.nz + k];
         float[] sum = new float[fine.nx];
-        transfer.interpolate(j, k, v, sum, new float[coarse.nx + 2]);
+        transfer.interpolate(j, k, v, sum, new Transfer.Scratch(coarse.nx));
         for (int i = 0; i < fine.nx; i++) {
           there += (double) own[i] * sum[i];
         }
-        transfer.narrow(j, k, own, narrowed);
+        transfer.narrow(j, k, own, narrowed, new Transfer.Scratch(coarse.nx));
       }
     }
     double back = 0;
@@ -201,7 +201,7 @@ class MultigridTest {
     for (int j = 0; j < fine.ny; j++) {
       for (int k = 0; k < fine.nz; k++) {
         float[] sum = new float[fine.nx];
-        transfer.interpolate(j, k, ones, sum, new float[coarse.nx + 2]);
+        transfer.interpolate(j, k, ones, sum, new Transfer.Scratch(coarse.nx));
         for (int i = j % 2; i < fine.nx; i += 2) {
           if (fine.pattern[k].area[j][i] > 0) {
             assertThat(sum[i]).isCloseTo(1, within(1e-5f));
