@@ -9,7 +9,9 @@ import dev.ambershim.core.conduction.Team;
 import dev.ambershim.core.forecast.Ladder.Doubt;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * How hot each core of a situation gets for each watt, for any size of its doubtful figures. The
@@ -157,36 +159,41 @@ public final class Response {
     return sum;
   }
 
-  /** Rise of a core over its mates for each watt that it takes more and they take less, K/W. */
+  /**
+   * Rise of a core over its mates for each watt that it takes more and they take less, K/W: the
+   * mean of the two cores next to the middle one's rise. One alone would be taken by chance where
+   * cores in the corners and between them are equally far from the mean.
+   */
   private static double local(
       StackCase first, LiveStack live, CoreLayout layout, StackSolution even, SolveWatch watch) {
     int cores = layout.cores().size();
     if (cores < 2) {
       return 0;
     }
-    double[] rise = even.sources().stream().mapToDouble(s -> s.meanCelsius()).toArray();
-    double mean = 0;
-    for (int c = 0; c < cores; c++) {
-      mean += rise[c] / cores;
-    }
-    int typical = 0;
-    for (int c = 1; c < cores; c++) {
-      if (Math.abs(rise[c] - mean) < Math.abs(rise[typical] - mean)) {
-        typical = c;
+    // What else gives off heat comes after the cores.
+    double[] rise =
+        even.sources().stream().limit(cores).mapToDouble(s -> s.meanCelsius()).toArray();
+    double mean = Arrays.stream(rise).average().orElseThrow();
+    List<Integer> byRise =
+        IntStream.range(0, cores).boxed().sorted(Comparator.comparingDouble(c -> rise[c])).toList();
+    int cooler = (int) Arrays.stream(rise).filter(r -> r < mean).count();
+    int below = byRise.get(Math.max(0, cooler - 1));
+    int above = byRise.get(Math.min(cores - 1, cooler));
+    double sum = 0;
+    for (int typical : new int[] {below, above}) {
+      double[] watts = first.heat().stream().mapToDouble(h -> h.watts()).toArray();
+      double more = watts[typical] / 2;
+      for (int c = 0; c < cores; c++) {
+        watts[c] += c == typical ? more : -more / (cores - 1);
       }
+      StackSolution uneven = live.update(first.withWatts(watts), watch);
+      double after = uneven.sources().get(typical).meanCelsius();
+      for (int c = 0; c < cores; c++) {
+        after -= uneven.sources().get(c).meanCelsius() / cores;
+      }
+      sum += (after - (rise[typical] - mean)) / more;
     }
-    double[] watts = first.heat().stream().mapToDouble(h -> h.watts()).toArray();
-    double more = watts[typical] / 2;
-    for (int c = 0; c < cores; c++) {
-      watts[c] += c == typical ? more : -more / (cores - 1);
-    }
-    StackSolution uneven = live.update(first.withWatts(watts), watch);
-    double before = rise[typical] - mean;
-    double after = uneven.sources().get(typical).meanCelsius();
-    for (int c = 0; c < cores; c++) {
-      after -= uneven.sources().get(c).meanCelsius() / cores;
-    }
-    return (after - before) / more;
+    return sum / 2;
   }
 
   /** The ladder in the dies' shadow: what lies above the dies, face by face, K as solved. */

@@ -10,7 +10,9 @@ import dev.ambershim.core.assembly.Die;
 import dev.ambershim.core.assembly.Joint;
 import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.conduction.HeatSource;
+import dev.ambershim.core.conduction.LiveStack;
 import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.conduction.StackCase;
 import dev.ambershim.core.conduction.StackSolution;
 import dev.ambershim.core.conduction.SteadySolver;
 import dev.ambershim.core.conduction.Team;
@@ -59,6 +61,45 @@ class ResponseTest {
       assertThat(CorePattern.spread(response.coresKelvinPerWatt(logs)))
           .isCloseTo(CorePattern.spread(cores), within(0.01 * mean));
     }
+  }
+
+  /** Four cores in the corners and four between them are equally far from the mean. */
+  @Test
+  void whatACoreTakesMoreIsFeltAsByAllCoresInTheMean() {
+    StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
+    Situation at =
+        new Situation(point.chip("x"), CoolerClass.LARGE_LOOP.usual("y", 3.5), point.asBought());
+    CoreLayout layout = CoreLayout.of(at.chip());
+    StackCase even = BuildStack.of(at, Response.doubt(new double[4]), layout, 1, 0);
+    LiveStack live = new LiveStack(even, 60_000, Team.alone());
+    int cores = layout.cores().size();
+    double[] before = apart(live.update(even, SolveWatch.NONE), cores);
+    double[] felt = new double[cores];
+    for (int c = 0; c < cores; c++) {
+      double[] watts = even.heat().stream().mapToDouble(HeatSource::watts).toArray();
+      double more = watts[c] / 2;
+      for (int other = 0; other < cores; other++) {
+        watts[other] += other == c ? more : -more / (cores - 1);
+      }
+      double[] after = apart(live.update(even.withWatts(watts), SolveWatch.NONE), cores);
+      felt[c] = (after[c] - before[c]) / more;
+    }
+    // A core in a corner feels it more than one between others.
+    assertThat(Arrays.stream(felt).max().orElseThrow())
+        .isGreaterThan(1.1 * Arrays.stream(felt).min().orElseThrow());
+    double mean = Arrays.stream(felt).average().orElseThrow();
+    assertThat(Response.of(at, Team.alone(), SolveWatch.NONE).localKelvinPerWatt())
+        .isCloseTo(mean, within(0.03 * mean));
+  }
+
+  private static double[] apart(StackSolution solved, int cores) {
+    double[] celsius =
+        solved.sources().stream()
+            .limit(cores)
+            .mapToDouble(StackSolution.Source::meanCelsius)
+            .toArray();
+    double mean = Arrays.stream(celsius).average().orElseThrow();
+    return Arrays.stream(celsius).map(c -> c - mean).toArray();
   }
 
   @Test
