@@ -134,14 +134,24 @@ class MultigridTest {
     return share;
   }
 
+  /** Two grids and the way between them. */
+  private record Way(Conductances fine, Conductances coarse, Transfer transfer) {
+    static Way of(StackCase stack) {
+      Conductances fine = matrix(stack, 6000);
+      int[] gi = fine.x.groups(2.8 * fine.x.medianWidth());
+      int[] gj = fine.y.groups(2.8 * fine.x.medianWidth());
+      Conductances coarse = fine.joined(gi, gj);
+      return new Way(fine, coarse, new Transfer(fine, coarse, gi, gj));
+    }
+  }
+
   /** What both halves of a restriction make of one field, and interpolation of another. */
   @Test
   void restrictionIsInterpolationTransposed() {
-    Conductances fine = matrix(twoDies(), 6000);
-    int[] gi = fine.x.groups(2.8 * fine.x.medianWidth());
-    int[] gj = fine.y.groups(2.8 * fine.x.medianWidth());
-    Conductances coarse = fine.joined(gi, gj);
-    Transfer transfer = new Transfer(fine, coarse, gi, gj);
+    Way way = Way.of(twoDies());
+    Conductances fine = way.fine;
+    Conductances coarse = way.coarse;
+    Transfer transfer = way.transfer;
     MultigridLevel level = new MultigridLevel(fine, transfer, Team.alone());
     float[][] u = chance(fine, level, 4);
     float[][] v = new float[coarse.ny * coarse.nz][coarse.nx];
@@ -184,11 +194,10 @@ class MultigridTest {
   /** A field that is even stays so up to the edges, and around the hole between two dies. */
   @Test
   void anEvenFieldIsCarriedEvenly() {
-    Conductances fine = matrix(twoDies(), 6000);
-    int[] gi = fine.x.groups(2.8 * fine.x.medianWidth());
-    int[] gj = fine.y.groups(2.8 * fine.x.medianWidth());
-    Conductances coarse = fine.joined(gi, gj);
-    Transfer transfer = new Transfer(fine, coarse, gi, gj);
+    Way way = Way.of(twoDies());
+    Conductances fine = way.fine;
+    Conductances coarse = way.coarse;
+    Transfer transfer = way.transfer;
     float[][] ones = new float[coarse.ny * coarse.nz][coarse.nx];
     for (int row = 0; row < ones.length; row++) {
       double[] area = coarse.pattern[row % coarse.nz].area[row / coarse.nz];
