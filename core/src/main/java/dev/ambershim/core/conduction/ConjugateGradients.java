@@ -78,9 +78,7 @@ final class ConjugateGradients {
       whole += Conductances.squares(0, matrix.nx, row);
     }
     if (whole == 0) {
-      for (double[] row : x) {
-        Arrays.fill(row, 0);
-      }
+      zero(x);
       return;
     }
     double target = tolerance * tolerance * whole;
@@ -106,6 +104,17 @@ final class ConjugateGradients {
       rr = residual(right, x, 1 / scale);
       // The old direction is of use for as long as both precisions agree.
       rz = rr < 4 * expected ? rz * before / scale : 0;
+    }
+    if (Double.isNaN(rr)) {
+      // No start for a later solution either.
+      zero(x);
+      throw new IllegalStateException("no solution: the residual is not a number");
+    }
+  }
+
+  private static void zero(double[][] x) {
+    for (double[] row : x) {
+      Arrays.fill(row, 0);
     }
   }
 

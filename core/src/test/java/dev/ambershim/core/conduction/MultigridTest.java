@@ -1,6 +1,7 @@
 package dev.ambershim.core.conduction;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
@@ -220,6 +221,20 @@ class MultigridTest {
       }
     }
     assertThat(seen).isGreaterThan(1000);
+  }
+
+  /** It must not pass for a solution, nor stay as the start of the next. */
+  @Test
+  void whatIsNotANumberIsRefused() {
+    Conductances a = matrix(twoDies(), 6000);
+    ConjugateGradients solver = new ConjugateGradients(a, Team.alone());
+    double[][] right = a.field();
+    double[][] x = a.field();
+    right[0][0] = Double.NaN;
+    assertThatThrownBy(() -> solver.solve(right, x, 1e-8, SolveWatch.NONE))
+        .isInstanceOf(IllegalStateException.class)
+        .hasMessageContaining("not a number");
+    assertThat(x).isEqualTo(a.field());
   }
 
   @Test
