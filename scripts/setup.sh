@@ -29,8 +29,13 @@ install_packages() {
   fi
 }
 
+# As its release file says, which is quicker than to ask it; where there is none, it is asked.
 java_release() {
-  "$1" -version 2>&1 | sed -n 's/.*version "\([0-9]*\).*/\1/p' | head -n 1
+  local release
+  release=$(sed -n 's/^JAVA_VERSION="\([0-9]*\).*/\1/p' \
+    "$(dirname "$(dirname "$(readlink -f "$1")")")/release" 2>/dev/null) || true
+  [ -n "$release" ] || release=$("$1" -version 2>&1 | sed -n 's/.*version "\([0-9]*\).*/\1/p')
+  printf '%s\n' "${release%%$'\n'*}"
 }
 
 # Sets java and javac to a JDK of release 17 or newer.
@@ -54,7 +59,12 @@ find_java() {
   return 1
 }
 
-has_library() { ldconfig -p 2>/dev/null | grep -q "$1" || /sbin/ldconfig -p 2>/dev/null | grep -q "$1"; }
+# Asked for once, and whole: a search that ends at the first match would break off the list, which
+# then counts as failed.
+has_library() {
+  : "${libraries:=$(ldconfig -p 2>/dev/null || /sbin/ldconfig -p 2>/dev/null)}"
+  [[ $libraries == *"$1"* ]]
+}
 
 # need java | maven | window | screen …: gathers what is missing and installs it in one go.
 need() {
@@ -93,20 +103,20 @@ start_screen() {
   export DISPLAY=":$number"
 }
 
-# Two virtual screens whose numbers differ in their last figure, 1 and 2, for two test processes.
+# Three virtual screens whose numbers differ in their last figure, 1 to 3, for three test processes.
 # Keys do not repeat there: on a busy machine one press would count twice.
 # Sets screens to what stands before that figure.
 start_screens() {
-  local tens
+  local tens i
   for tens in $(seq 20 90); do
-    if [ ! -e "/tmp/.X${tens}1-lock" ] && [ ! -e "/tmp/.X${tens}2-lock" ]; then
-      Xvfb ":${tens}1" -r -screen 0 1600x1000x24 -nolisten tcp >/dev/null 2>&1 &
-      screen_pid=$!
-      Xvfb ":${tens}2" -r -screen 0 1600x1000x24 -nolisten tcp >/dev/null 2>&1 &
-      screen_pid="$screen_pid $!"
-      local i
+    if [ ! -e "/tmp/.X${tens}1-lock" ] && [ ! -e "/tmp/.X${tens}2-lock" ] && [ ! -e "/tmp/.X${tens}3-lock" ]; then
+      screen_pid=
+      for i in 1 2 3; do
+        Xvfb ":${tens}$i" -r -screen 0 1600x1000x24 -nolisten tcp >/dev/null 2>&1 &
+        screen_pid="$screen_pid $!"
+      done
       for i in $(seq 200); do
-        if [ -S "/tmp/.X11-unix/X${tens}1" ] && [ -S "/tmp/.X11-unix/X${tens}2" ]; then
+        if [ -S "/tmp/.X11-unix/X${tens}1" ] && [ -S "/tmp/.X11-unix/X${tens}2" ] && [ -S "/tmp/.X11-unix/X${tens}3" ]; then
           screens=":$tens"
           export DISPLAY=":${tens}1"
           return

@@ -27,14 +27,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.atomic.AtomicInteger;
-import javafx.event.EventType;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
@@ -47,7 +44,6 @@ class BenchModeTest extends DesktopTest {
 
   private final Bell bell = mock(Bell.class);
   private Moment now = new Moment(EVENING, "boot-1", 5000);
-  private final AtomicInteger released = new AtomicInteger();
   private Path photo;
 
   @BeforeEach
@@ -65,11 +61,6 @@ class BenchModeTest extends DesktopTest {
   private void start() {
     open();
     onFx(() -> model.workbench().timers().setBell(bell));
-    onFx(
-        () ->
-            stage
-                .getScene()
-                .addEventFilter(KeyEvent.KEY_RELEASED, e -> released.incrementAndGet()));
   }
 
   private void pass(double minutes) {
@@ -82,50 +73,22 @@ class BenchModeTest extends DesktopTest {
 
   /** A key, and what it brings; without the frames that only a mouse needs. */
   private void tap(KeyCode... keys) {
-    if (keys.length == 1 && keys[0] != KeyCode.F2 && keys[0] != KeyCode.CONTROL) {
-      strike(keys[0]);
-      return;
-    }
-    int before = released.get();
-    robot.push(keys);
-    // A key comes by way of the screen, so it may arrive after all that was waiting.
-    until("the key is heard", () -> released.get() >= before + keys.length);
+    hands.push(keys);
     until("it is kept", () -> !model.work().busyProperty().get());
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  /**
-   * A key that the window hears at once. The robot's way by the screen takes a third of a second,
-   * and two jobs take some two hundred keys; it is used where keys are held together.
-   */
-  private void strike(KeyCode key) {
-    onFx(
-        () -> {
-          Node at = stage.getScene().getFocusOwner();
-          at.fireEvent(event(KeyEvent.KEY_PRESSED, key));
-          // What the key opened may have the keyboard now.
-          stage.getScene().getFocusOwner().fireEvent(event(KeyEvent.KEY_RELEASED, key));
-        });
-    until("it is kept", () -> !model.work().busyProperty().get());
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private static KeyEvent event(EventType<KeyEvent> type, KeyCode key) {
-    return new KeyEvent(type, "", "", key, false, false, false, false);
+    WaitForAsyncUtils.waitForFxEvents(2);
   }
 
   private void planned() {
     until("the plan is there", () -> model.workbench().outlookProperty().get() != null);
     until("the plan is set", () -> !model.workbench().planning().busyProperty().get());
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
   }
 
   private void type(String text) {
     if (text.length() < 4) {
       onFx(() -> ((TextField) node("bench-field")).replaceSelection(text));
     } else {
-      robot.write(text, 0);
-      WaitForAsyncUtils.waitForFxEvents();
+      hands.write(text);
       until("it is typed", () -> ((TextField) node("bench-field")).getText().endsWith(text));
     }
     tap(KeyCode.ENTER);

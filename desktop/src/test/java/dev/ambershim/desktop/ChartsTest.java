@@ -39,7 +39,7 @@ class ChartsTest extends DesktopTest {
   }
 
   private void key(KeyCode... keys) {
-    robot.push(keys);
+    hands.push(keys);
     WaitForAsyncUtils.waitForFxEvents();
   }
 
@@ -49,8 +49,8 @@ class ChartsTest extends DesktopTest {
     when(picker.open(any(), any(), any(String[].class))).thenReturn(List.of(before));
     open();
     press(KeyCode.CONTROL, KeyCode.N);
-    robot.clickOn(node("new-title"));
-    robot.write("Sedge Q4", 0);
+    hands.clickOn(node("new-title"));
+    hands.write("Sedge Q4");
     press(KeyCode.ENTER);
     press(KeyCode.CONTROL, KeyCode.O);
     Span all = span();

@@ -51,8 +51,8 @@ class ClimbTest extends DesktopTest {
   void aClimbIsWrittenDownJudgedUndoneAndCarriedAway() throws IOException {
     open();
     press(KeyCode.CONTROL, KeyCode.N);
-    robot.clickOn(node("new-title"));
-    robot.write("Sedge Q4", 0);
+    hands.clickOn(node("new-title"));
+    hands.write("Sedge Q4");
     press(KeyCode.ENTER);
 
     // By the key from any stage; the first rung, typed and kept by Enter.

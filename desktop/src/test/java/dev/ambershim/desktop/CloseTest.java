@@ -22,7 +22,7 @@ class CloseTest extends DesktopTest {
     open();
     onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
     settle();
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT8);
+    hands.push(KeyCode.CONTROL, KeyCode.DIGIT8);
     until("Close is there", () -> stage.getScene().lookup("#close-answer") != null);
     worked();
   }
@@ -115,13 +115,13 @@ class CloseTest extends DesktopTest {
                           .with("film-die", e -> e.withOverride("never mind"));
                     }));
     settle();
-    robot.push(KeyCode.F2);
+    hands.push(KeyCode.F2);
     settle();
-    robot.push(KeyCode.SPACE);
+    hands.push(KeyCode.SPACE);
     settle();
     assertThat(job().work().entry("film-die").done()).isFalse();
     assertThat(text("bench-state")).startsWith("Stop. Table:").contains("aluminium");
-    robot.push(KeyCode.F2);
+    hands.push(KeyCode.F2);
     settle();
     onFx(
         () ->
@@ -129,9 +129,9 @@ class CloseTest extends DesktopTest {
                 "table covered",
                 job -> job.withCoat(job.coat().saying(MetalPlace.TABLE, MetalFace.COVERED))));
     settle();
-    robot.push(KeyCode.F2);
+    hands.push(KeyCode.F2);
     settle();
-    robot.push(KeyCode.SPACE);
+    hands.push(KeyCode.SPACE);
     settle();
     assertThat(job().work().entry("film-die").done()).isTrue();
 

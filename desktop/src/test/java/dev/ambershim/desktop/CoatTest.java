@@ -28,7 +28,7 @@ class CoatTest extends DesktopTest {
     open();
     onFx(() -> model.create(point, name));
     settle();
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT7);
+    hands.push(KeyCode.CONTROL, KeyCode.DIGIT7);
     until("Coat is there", () -> stage.getScene().lookup("#coat-answer") != null);
     worked();
   }
@@ -116,7 +116,7 @@ class CoatTest extends DesktopTest {
     assertThat(text("paste-answer")).contains("as a line");
     enter("paste-grams", "0.02");
     assertThat(text("paste-answer")).contains("of the die dry");
-    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    hands.push(KeyCode.CONTROL, KeyCode.Z);
     worked();
     assertThat(text("paste-answer")).contains("as a line").doesNotContain("dry");
 

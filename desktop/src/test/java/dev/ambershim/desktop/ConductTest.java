@@ -25,16 +25,16 @@ class ConductTest extends DesktopTest {
   void aJob() {
     open();
     press(KeyCode.CONTROL, KeyCode.N);
-    robot.clickOn(node("new-title"));
-    robot.write("Sedge Q4", 0);
+    hands.clickOn(node("new-title"));
+    hands.write("Sedge Q4");
     press(KeyCode.ENTER);
     weighed();
   }
 
   private void type(String id, String text) {
-    robot.clickOn(node(id));
-    robot.push(KeyCode.CONTROL, KeyCode.A);
-    robot.write(text, 0);
+    hands.clickOn(node(id));
+    hands.push(KeyCode.CONTROL, KeyCode.A);
+    hands.write(text);
   }
 
   private boolean shown(String id) {
@@ -88,7 +88,7 @@ class ConductTest extends DesktopTest {
     press(KeyCode.ENTER);
     until("it runs", () -> text("live-left").matches("\\d+:\\d\\d"));
     // By one press of the largest key.
-    robot.push(KeyCode.SPACE);
+    hands.push(KeyCode.SPACE);
     until("it has stopped", () -> text("live-phase").equals("Ended"));
     assertThat(text("live-settled")).isEqualTo("You stopped it.");
     assertThat(logs()).hasSize(1);
@@ -113,7 +113,7 @@ class ConductTest extends DesktopTest {
       Files.writeString(log, i + ",50.5\n", StandardOpenOption.APPEND);
     }
     until("its lines are shown", () -> text("live-hottest").equals("50.5 °C"));
-    robot.clickOn(node("live-stop"));
+    hands.clickOn(node("live-stop"));
     until("it has stopped", () -> text("live-phase").equals("Ended"));
     assertThat(logs()).hasSize(1);
     assertThat(logs().get(0)).content().contains("50.5").contains("clock as set");

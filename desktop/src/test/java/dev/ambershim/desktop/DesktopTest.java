@@ -41,6 +41,7 @@ public abstract class DesktopTest {
   @TempDir protected Path folder;
 
   protected final FxRobot robot = new FxRobot();
+  protected final Hands hands = new Hands();
   protected final FilePicker picker = Mockito.mock(FilePicker.class);
   protected Supplier<Moment> clock = new BenchClock()::now;
   protected ShellModel model;
@@ -103,7 +104,6 @@ public abstract class DesktopTest {
     AtomicBoolean painted = new AtomicBoolean();
     onFx(() -> Frames.later(6, () -> painted.set(true)));
     until("the frames are painted", painted::get);
-    WaitForAsyncUtils.waitForFxEvents();
     // What came meanwhile, such as a weighing, may just have asked for the section anew.
     until("the section is drawn", () -> ((PictureView) node("section")).drawn());
   }
@@ -172,17 +172,11 @@ public abstract class DesktopTest {
    * ends; then it is looked for again, as a person would.
    */
   private void clickOn(String id) {
-    for (int tries = 1; ; tries++) {
+    reveal(id);
+    for (int tries = 1; !hands.click(node(id)); tries++) {
+      assertThat(tries).as("tries to click %s", id).isLessThan(5);
+      settle();
       reveal(id);
-      try {
-        robot.clickOn(node(id));
-        return;
-      } catch (RuntimeException moved) {
-        if (tries == 5) {
-          throw moved;
-        }
-        settle();
-      }
     }
   }
 
@@ -230,16 +224,16 @@ public abstract class DesktopTest {
   }
 
   protected void press(KeyCode... keys) {
-    robot.push(keys);
+    hands.push(keys);
     settle();
   }
 
   /** Types over what a text field holds, and keeps it. */
   protected void fill(String id, String text) {
     clickOn(id);
-    robot.push(KeyCode.CONTROL, KeyCode.A);
-    robot.write(text, 0);
-    robot.push(KeyCode.ENTER);
+    hands.push(KeyCode.CONTROL, KeyCode.A);
+    hands.write(text);
+    hands.push(KeyCode.ENTER);
     settle();
   }
 }

@@ -34,7 +34,7 @@ class LapTest extends DesktopTest {
     open();
     onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
     settle();
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT6);
+    hands.push(KeyCode.CONTROL, KeyCode.DIGIT6);
     until("Lap is there", () -> stage.getScene().lookup("#lap-answer") != null);
     worked();
     assertThat(text("lap-answer")).contains("not probed yet").contains("Ctrl+5");

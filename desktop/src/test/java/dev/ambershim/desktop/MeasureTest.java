@@ -36,7 +36,7 @@ class MeasureTest extends DesktopTest {
     open();
     onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
     settle();
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT5);
+    hands.push(KeyCode.CONTROL, KeyCode.DIGIT5);
     until("Measure is there", () -> stage.getScene().lookup("#measure-answer") != null);
     worked();
   }
@@ -66,10 +66,10 @@ class MeasureTest extends DesktopTest {
     assertThat(job().heights().tops().get(1).height().millimetres()).containsExactly(0.725, 0.726);
     enter("top-1", "0.81 0.812");
     assertThat(text("measure-answer")).startsWith("The shim touches before the die");
-    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    hands.push(KeyCode.CONTROL, KeyCode.Z);
     worked();
     assertThat(text("measure-answer")).startsWith("The die touches first");
-    robot.push(KeyCode.CONTROL, KeyCode.W);
+    hands.push(KeyCode.CONTROL, KeyCode.W);
     settle();
     assertThat(node("show-working").getParent().getParent().lookup(".working").isVisible())
         .isTrue();
@@ -86,7 +86,7 @@ class MeasureTest extends DesktopTest {
     assertThat(text("gauge-next")).isEqualTo("1 of 6: die, over the substrate");
     for (int i = 0; i < 6; i++) {
       int before = i;
-      robot.push(KeyCode.ALT, KeyCode.ENTER);
+      hands.push(KeyCode.ALT, KeyCode.ENTER);
       until("a reading comes", () -> job().heights().tops().get(before).height().taken());
     }
     worked();
@@ -211,7 +211,7 @@ class MeasureTest extends DesktopTest {
     assertThat(text("top-0-height")).startsWith("0.400 ±");
     fire("remove-top-0");
     assertThat(job().heights().tops()).isEmpty();
-    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    hands.push(KeyCode.CONTROL, KeyCode.Z);
     worked();
     assertThat(job().heights().tops().get(0).widthMillimetres()).isEqualTo(1);
     enter("top-0-x", "900");

@@ -22,6 +22,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -100,7 +101,7 @@ class ShellTest extends DesktopTest {
     fill(id, "forty");
     assertThat(hints()).anyMatch(h -> h.contains("\"forty\" is not a number"));
     assertThat(model.jobProperty().get().before().inner().bondLineMicrometres()).isEqualTo(120);
-    robot.clickOn(node(id));
+    hands.clickOn(node(id));
     press(KeyCode.ESCAPE);
     assertThat(((TextField) node(id)).getText()).isEqualTo("120");
     onFx(() -> node("section").requestFocus());
@@ -125,7 +126,7 @@ class ShellTest extends DesktopTest {
     ComboBox<?> box = (ComboBox<?>) node("choice-after-outer");
     onFx(box::requestFocus);
     for (int i = 1; i < Filling.values().length; i++) {
-      robot.push(KeyCode.DOWN);
+      hands.push(KeyCode.DOWN);
     }
     assertThat(model.jobProperty().get().after().outer().filling()).isEqualTo(Filling.PASTE);
     press(KeyCode.ENTER);
@@ -150,8 +151,9 @@ class ShellTest extends DesktopTest {
             .findFirst()
             .orElseThrow();
     Bounds at = section().localToScreen(section().getBoundsInLocal());
-    robot.clickOn(
-        at.getMinX() + die.x() + die.width() / 2, at.getMinY() + die.y() + die.height() / 2);
+    hands.clickOn(
+        new Point2D(
+            at.getMinX() + die.x() + die.width() / 2, at.getMinY() + die.y() + die.height() / 2));
     settle();
     assertThat(model.partProperty().get()).isEqualTo(Part.DIE);
     assertThat(node("field-chip-dies-0-heightMicrometres").isVisible()).isTrue();
@@ -193,8 +195,8 @@ class ShellTest extends DesktopTest {
     onFx(() -> model.create(StartingPoint.DESKTOP_CHIPLETS_SOLDER, "Rush T2"));
     settle();
     press(KeyCode.CONTROL, KeyCode.L);
-    robot.clickOn(node("search-jobs"));
-    robot.write("sedge", 0);
+    hands.clickOn(node("search-jobs"));
+    hands.write("sedge");
     assertThat(((ListView<?>) node("jobs")).getItems()).hasSize(1);
     press(KeyCode.ENTER);
     assertThat(text("job-title")).isEqualTo("Sedge Q4");
@@ -208,7 +210,7 @@ class ShellTest extends DesktopTest {
     fill("cooler-name", "Ford 120");
     assertThat(model.jobProperty().get().cooler().name()).isEqualTo("Ford 120");
     click("notes");
-    robot.write("Two faces.", 0);
+    hands.write("Two faces.");
     click("stage-weigh");
     assertThat(model.jobProperty().get().notes()).isEqualTo("Two faces.");
   }

@@ -42,8 +42,8 @@ class SliceTest extends DesktopTest {
 
     // A new job, by keyboard.
     press(KeyCode.CONTROL, KeyCode.N);
-    robot.clickOn(node("new-title"));
-    robot.write("Sedge Q4", 0);
+    hands.clickOn(node("new-title"));
+    hands.write("Sedge Q4");
     press(KeyCode.ENTER);
     assertThat(text("job-title")).isEqualTo("Sedge Q4");
     weighed();
@@ -105,7 +105,7 @@ class SliceTest extends DesktopTest {
     onFx(box::requestFocus);
     int up = Role.values().length - 1 - List.of(Role.values()).indexOf(Role.ROOM);
     for (int i = 0; i < up; i++) {
-      robot.push(KeyCode.UP);
+      hands.push(KeyCode.UP);
     }
     settle();
     assertThat(box.getValue()).isEqualTo(Role.ROOM);

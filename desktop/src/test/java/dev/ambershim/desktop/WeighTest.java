@@ -89,7 +89,7 @@ class WeighTest extends DesktopTest {
             .findFirst()
             .orElseThrow();
     var at = options.localToScreen(box.x() + 60, box.y() + box.height() / 2);
-    robot.clickOn(at);
+    hands.clickOn(at);
     settle();
     weighed();
   }
@@ -109,7 +109,7 @@ class WeighTest extends DesktopTest {
   void slidersWeighForAnotherLoadByKeyboard() {
     onFx(() -> ((Slider) node("slider-power")).requestFocus());
     for (int i = 0; i < 5; i++) {
-      robot.push(KeyCode.LEFT);
+      hands.push(KeyCode.LEFT);
     }
     weighed();
     double percent = ((Slider) node("slider-power")).getValue();
@@ -139,8 +139,8 @@ class WeighTest extends DesktopTest {
 
   private void fillOnly(String id, String text) {
     click(id);
-    robot.push(KeyCode.CONTROL, KeyCode.A);
-    robot.write(text, 0);
+    hands.push(KeyCode.CONTROL, KeyCode.A);
+    hands.write(text);
   }
 
   private List<String> labels(String selector) {
@@ -225,8 +225,8 @@ class WeighTest extends DesktopTest {
     click("part-worth");
     fill("field-terms-coinsPerHour", "31");
     press(KeyCode.CONTROL, KeyCode.N);
-    robot.clickOn(node("new-title"));
-    robot.write("Second", 0);
+    hands.clickOn(node("new-title"));
+    hands.write("Second");
     press(KeyCode.ENTER);
     assertThat(text("job-title")).isEqualTo("Second");
     assertThat(model.jobProperty().get().terms().coinsPerHour()).isEqualTo(31);

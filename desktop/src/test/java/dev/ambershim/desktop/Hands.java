@@ -1,0 +1,146 @@
+package dev.ambershim.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.function.Supplier;
+import javafx.event.Event;
+import javafx.event.EventTarget;
+import javafx.event.EventType;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.robot.Robot;
+import javafx.stage.Window;
+import org.testfx.util.WaitForAsyncUtils;
+
+/**
+ * Keys and mouse by JavaFX's own robot: the screen has taken each before the call returns, so the
+ * window has it in line before anything that is asked of it afterwards. Nothing sleeps in between,
+ * which between two keys would take as long as all that the keys set off.
+ */
+public final class Hands {
+  private Robot robot;
+
+  /** Presses keys one after the other and lets go of them backwards. */
+  public void push(KeyCode... keys) {
+    onFx(
+        () -> {
+          for (KeyCode key : keys) {
+            robot().keyPress(key);
+          }
+          for (int i = keys.length - 1; i >= 0; i--) {
+            robot().keyRelease(keys[i]);
+          }
+          return null;
+        });
+    caughtUp();
+  }
+
+  /**
+   * Clicks the middle of a node.
+   *
+   * @return false, without a click, when the node moved while the mouse went there
+   */
+  public boolean click(Node node) {
+    Point2D place = onFx(() -> middle(node));
+    moveTo(place);
+    boolean clicked = onFx(() -> place.equals(middle(node)) && pressAndRelease());
+    caughtUp();
+    return clicked;
+  }
+
+  /** Clicks the middle of a node that stands still. */
+  public void clickOn(Node node) {
+    assertThat(click(node)).as("%s stood still", node).isTrue();
+  }
+
+  /** Clicks a place of the screen. */
+  public void clickOn(Point2D place) {
+    moveTo(place);
+    onFx(this::pressAndRelease);
+    caughtUp();
+  }
+
+  private void moveTo(Point2D place) {
+    onFx(
+        () -> {
+          robot().mouseMove(place);
+          return null;
+        });
+    // What reacts to the mouse above it does so first, as it does for a person.
+    caughtUp();
+  }
+
+  private boolean pressAndRelease() {
+    robot().mousePress(MouseButton.PRIMARY);
+    robot().mouseRelease(MouseButton.PRIMARY);
+    return true;
+  }
+
+  private static Point2D middle(Node node) {
+    Bounds at = node.localToScreen(node.getBoundsInLocal());
+    return at == null ? Point2D.ZERO : new Point2D(at.getCenterX(), at.getCenterY());
+  }
+
+  /** Types text into what has the keyboard. */
+  public void write(String text) {
+    onFx(
+        () -> {
+          for (int i = 0; i < text.length(); i++) {
+            char letter = text.charAt(i);
+            for (EventType<KeyEvent> type :
+                List.of(KeyEvent.KEY_PRESSED, KeyEvent.KEY_TYPED, KeyEvent.KEY_RELEASED)) {
+              boolean typed = type == KeyEvent.KEY_TYPED;
+              Event.fireEvent(
+                  focused(),
+                  new KeyEvent(
+                      type,
+                      typed ? String.valueOf(letter) : "",
+                      "",
+                      typed ? KeyCode.UNDEFINED : code(letter),
+                      false,
+                      false,
+                      false,
+                      false));
+            }
+          }
+          return null;
+        });
+    caughtUp();
+  }
+
+  private static KeyCode code(char letter) {
+    if (letter == '\n') {
+      return KeyCode.ENTER;
+    }
+    KeyCode code = KeyCode.getKeyCode(String.valueOf(Character.toUpperCase(letter)));
+    return code == null ? KeyCode.UNDEFINED : code;
+  }
+
+  private static EventTarget focused() {
+    Scene scene =
+        Window.getWindows().stream().filter(Window::isFocused).findFirst().orElseThrow().getScene();
+    return scene.getFocusOwner() == null ? scene : scene.getFocusOwner();
+  }
+
+  /** Two rounds: what was sent comes in the first, and what it put off in the second. */
+  private static void caughtUp() {
+    WaitForAsyncUtils.waitForFxEvents(2);
+  }
+
+  private Robot robot() {
+    if (robot == null) {
+      robot = new Robot();
+    }
+    return robot;
+  }
+
+  private static <T> T onFx(Supplier<T> work) {
+    return WaitForAsyncUtils.waitForAsyncFx(20_000, work::get);
+  }
+}
