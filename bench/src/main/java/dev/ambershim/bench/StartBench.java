@@ -19,8 +19,8 @@ import java.util.stream.Stream;
  * processes, one after the other in turn, medians of the wall time from before the process starts
  * to its report at the frame in which all that is in sight stands on the application's window,
  * boxes and buttons too; the empty windows report at the same frame. There are two yardsticks: an
- * empty window with the application's own flags and class archive, and one that is started plainly,
- * with JavaFX on the module path and nothing else.
+ * empty window with the application's own Java runtime, flags and class archive, and one that is
+ * started plainly, by the JDK with JavaFX on its module path and nothing else.
  */
 public final class StartBench {
   private static final int ROUNDS = 7;
@@ -29,7 +29,8 @@ public final class StartBench {
    * What was measured.
    *
    * @param windowSeconds median for the application with the demo
-   * @param emptySeconds median for the empty window with the application's flags and archive
+   * @param emptySeconds median for the empty window with the application's runtime, flags and
+   *     archive
    * @param plainSeconds median for the empty window that is started plainly
    */
   public record Result(double windowSeconds, double emptySeconds, double plainSeconds) {
@@ -55,11 +56,13 @@ public final class StartBench {
     double[] window = new double[ROUNDS];
     double[] empty = new double[ROUNDS];
     double[] plain = new double[ROUNDS];
+    String own = ProcessHandle.current().info().command().orElse("java");
+    String jdk = System.getProperty("ambershim.java", own);
     List<String> flags = ManagementFactory.getRuntimeMXBean().getInputArguments();
     for (int i = -1; i < ROUNDS; i++) {
-      double a = seconds(flags, applicationMain, "--demo");
-      double b = seconds(flags, EmptyWindow.class.getName());
-      double c = seconds(plain(flags), EmptyWindow.class.getName());
+      double a = seconds(own, flags, applicationMain, "--demo");
+      double b = seconds(own, flags, EmptyWindow.class.getName());
+      double c = seconds(jdk, plain(flags), EmptyWindow.class.getName());
       if (i >= 0) { // the round before only warms the disk's cache
         window[i] = a;
         empty[i] = b;
@@ -75,20 +78,19 @@ public final class StartBench {
     return sorted[sorted.length / 2];
   }
 
-  /** Where JavaFX lies and how it paints, of all flags. */
+  /** Where JavaFX lies, and of all flags how it paints. */
   private static List<String> plain(List<String> flags) {
-    return flags.stream()
-        .filter(
-            f ->
-                f.startsWith("--module-path")
-                    || f.startsWith("--add-modules")
-                    || f.startsWith("-Dprism."))
-        .toList();
+    List<String> plain = new ArrayList<>();
+    plain.add("--module-path=" + System.getProperty("ambershim.javafx", ""));
+    plain.add("--add-modules=javafx.controls");
+    flags.stream().filter(f -> f.startsWith("-Dprism.")).forEach(plain::add);
+    return plain;
   }
 
-  private static double seconds(List<String> flags, String mainClass, String... arguments) {
+  private static double seconds(
+      String java, List<String> flags, String mainClass, String... arguments) {
     List<String> command = new ArrayList<>();
-    command.add(ProcessHandle.current().info().command().orElse("java"));
+    command.add(java);
     command.addAll(flags);
     command.add("-D" + StartReport.ASKED + "=true");
     command.add("-cp");

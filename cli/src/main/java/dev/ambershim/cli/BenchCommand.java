@@ -81,8 +81,8 @@ final class BenchCommand implements Callable<Integer> {
     node.put("plainWindowSeconds", result.plainSeconds());
     return String.format(
         Locale.ROOT,
-        "Window up with the demo: %.2f times an empty JavaFX window with the same flags and class"
-            + " archive, %.2f times one without (%.2f s against %.2f s and %.2f s).",
+        "Window up with the demo: %.2f times an empty JavaFX window that has its runtime, flags and"
+            + " class archive, %.2f times one started plainly (%.2f s against %.2f s and %.2f s).",
         result.ratioToEmptyWindow(),
         result.ratioToPlainWindow(),
         result.windowSeconds(),
