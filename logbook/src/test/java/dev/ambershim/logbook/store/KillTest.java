@@ -24,7 +24,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /**
  * A process that edits is killed without warning, again and again on the same logbook. It must open
  * each time, and hold at least the last edit that the process had confirmed. Two logbooks go
- * through it side by side, 54 kills in all.
+ * through it side by side, fifty kills in all.
  */
 @Execution(ExecutionMode.CONCURRENT)
 class KillTest {
