@@ -36,14 +36,13 @@ import javafx.scene.layout.Region;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The demo's two jobs worked through at the bench, with the keyboard alone. */
 class BenchModeTest extends DesktopTest {
   private static final Instant EVENING = Instant.parse("2026-09-05T16:30:00Z");
 
   private final Bell bell = mock(Bell.class);
-  private Moment now = new Moment(EVENING, "boot-1", 5000);
+  private volatile Moment now = new Moment(EVENING, "boot-1", 5000);
   private Path photo;
 
   @BeforeEach
@@ -75,13 +74,13 @@ class BenchModeTest extends DesktopTest {
   private void tap(KeyCode... keys) {
     hands.push(keys);
     until("it is kept", () -> !model.work().busyProperty().get());
-    WaitForAsyncUtils.waitForFxEvents(2);
+    FxThread.live();
   }
 
   private void planned() {
     until("the plan is there", () -> model.workbench().outlookProperty().get() != null);
     until("the plan is set", () -> !model.workbench().planning().busyProperty().get());
-    WaitForAsyncUtils.waitForFxEvents(2);
+    FxThread.live();
   }
 
   private void type(String text) {

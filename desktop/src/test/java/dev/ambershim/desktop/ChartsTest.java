@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
@@ -22,7 +23,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A chart at the real window: zoomed, moved, read, marked, copied and written. */
 class ChartsTest extends DesktopTest {
@@ -40,7 +40,7 @@ class ChartsTest extends DesktopTest {
 
   private void key(KeyCode... keys) {
     hands.push(keys);
-    WaitForAsyncUtils.waitForFxEvents();
+    FxThread.live();
   }
 
   @Test
@@ -61,7 +61,13 @@ class ChartsTest extends DesktopTest {
     key(KeyCode.EQUALS);
     Span near = span();
     assertThat(near.minutes()).isCloseTo(0.36 * all.minutes(), within(1e-9));
-    robot.drag(node("baseline-chart-stack")).dropBy(-120, 0);
+    Point2D grip = Hands.middleOf(node("baseline-chart-stack"));
+    hands.moveTo(grip);
+    hands.hold();
+    for (int i = 1; i <= 12; i++) {
+      hands.moveTo(grip.add(-10 * i, 0));
+    }
+    hands.letGo();
     settle();
     assertThat(span().fromMinutes()).isGreaterThan(near.fromMinutes());
     assertThat(span().minutes()).isCloseTo(near.minutes(), within(1e-9));

@@ -15,9 +15,7 @@ import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.sensors.machine.BenchClock;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import javafx.geometry.Bounds;
@@ -30,17 +28,19 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.mockito.Mockito;
-import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
 
-/** A real window on a logbook of its own, driven by keys and mouse. */
+/**
+ * A real window on a logbook of its own, driven by keys and mouse. Tests run on the JavaFX thread;
+ * the window goes on with its own work while they wait.
+ */
+@ExtendWith(FxThread.class)
 public abstract class DesktopTest {
   @TempDir protected Path folder;
 
-  protected final FxRobot robot = new FxRobot();
   protected final Hands hands = new Hands();
   protected final FilePicker picker = Mockito.mock(FilePicker.class);
   protected Supplier<Moment> clock = new BenchClock()::now;
@@ -50,8 +50,6 @@ public abstract class DesktopTest {
   @BeforeAll
   static void toolkit() throws TimeoutException {
     FxToolkit.registerPrimaryStage();
-    // A failed handler must fail the test, and waiting is done here by what is on screen.
-    WaitForAsyncUtils.autoCheckException = true;
   }
 
   /** Opens the window on the test's logbook, as the application does. */
@@ -74,10 +72,6 @@ public abstract class DesktopTest {
           model.begin(opened);
           stage.requestFocus();
         });
-    // What lies below the fold follows some frames after the rest.
-    AtomicBoolean whole = new AtomicBoolean();
-    onFx(() -> Frames.later(14, () -> whole.set(true)));
-    until("all of it is there", whole::get);
     settle();
   }
 
@@ -94,28 +88,38 @@ public abstract class DesktopTest {
   }
 
   protected static void onFx(Runnable action) {
-    WaitForAsyncUtils.waitForAsyncFx(20_000, action);
+    FxThread.on(
+        () -> {
+          action.run();
+          return true;
+        });
   }
 
   /** Waits until the line of work is empty and the window has caught up. */
   protected void settle() {
-    until("the work ends", () -> !model.work().busyProperty().get());
-    // Boxes and buttons follow a few frames after answer and pictures.
-    AtomicBoolean painted = new AtomicBoolean();
-    onFx(() -> Frames.later(6, () -> painted.set(true)));
-    until("the frames are painted", painted::get);
-    // What came meanwhile, such as a weighing, may just have asked for the section anew.
-    until("the section is drawn", () -> ((PictureView) node("section")).drawn());
+    // Boxes and buttons follow a few frames after answer and pictures; and what came meanwhile,
+    // such
+    // as a weighing, may just have asked for the section anew.
+    until(
+        "the work ends and all of it is drawn",
+        () -> !model.work().busyProperty().get() && Frames.none() && laidOut());
+  }
+
+  private boolean laidOut() {
+    stage.getScene().getRoot().applyCss();
+    stage.getScene().getRoot().layout();
+    return ((PictureView) node("section")).drawn();
   }
 
   /** Waits until what the stage shows is worked out anew. */
   protected void worked() {
     settle();
     until("it is worked out", 60, () -> !model.reckoning().busyProperty().get());
-    WaitForAsyncUtils.waitForFxEvents();
+    settle();
   }
 
   protected Job job() {
+    FxThread.require();
     return model.jobProperty().get();
   }
 
@@ -142,17 +146,11 @@ public abstract class DesktopTest {
   }
 
   protected static void until(String what, int seconds, BooleanSupplier condition) {
-    try {
-      WaitForAsyncUtils.waitFor(
-          seconds,
-          TimeUnit.SECONDS,
-          () -> WaitForAsyncUtils.asyncFx(condition::getAsBoolean).get());
-    } catch (TimeoutException e) {
-      throw new AssertionError("waited in vain until " + what, e);
-    }
+    FxThread.until(what, seconds, condition);
   }
 
   protected Node node(String id) {
+    FxThread.require();
     Node node = stage.getScene().lookup("#" + id);
     assertThat(node).as("node %s", id).isNotNull();
     return node;
@@ -203,7 +201,7 @@ public abstract class DesktopTest {
 
   private void scrollTo(String id) {
     onFx(() -> scroll(id));
-    WaitForAsyncUtils.waitForFxEvents();
+    FxThread.live();
   }
 
   private void scroll(String id) {

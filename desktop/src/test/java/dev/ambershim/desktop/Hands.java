@@ -16,7 +16,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Window;
-import org.testfx.util.WaitForAsyncUtils;
 
 /**
  * Keys and mouse by JavaFX's own robot: the screen has taken each before the call returns, so the
@@ -66,7 +65,33 @@ public final class Hands {
     caughtUp();
   }
 
-  private void moveTo(Point2D place) {
+  /** Presses the mouse where it is, and holds it. */
+  public void hold() {
+    onFx(
+        () -> {
+          robot().mousePress(MouseButton.PRIMARY);
+          return null;
+        });
+    caughtUp();
+  }
+
+  /** Lets go of the mouse. */
+  public void letGo() {
+    onFx(
+        () -> {
+          robot().mouseRelease(MouseButton.PRIMARY);
+          return null;
+        });
+    caughtUp();
+  }
+
+  /** The middle of a node on the screen. */
+  public static Point2D middleOf(Node node) {
+    return onFx(() -> middle(node));
+  }
+
+  /** Moves the mouse. */
+  public void moveTo(Point2D place) {
     onFx(
         () -> {
           robot().mouseMove(place);
@@ -130,7 +155,8 @@ public final class Hands {
 
   /** Two rounds: what was sent comes in the first, and what it put off in the second. */
   private static void caughtUp() {
-    WaitForAsyncUtils.waitForFxEvents(2);
+    FxThread.live();
+    FxThread.live();
   }
 
   private Robot robot() {
@@ -141,6 +167,6 @@ public final class Hands {
   }
 
   private static <T> T onFx(Supplier<T> work) {
-    return WaitForAsyncUtils.waitForAsyncFx(20_000, work::get);
+    return FxThread.on(work);
   }
 }

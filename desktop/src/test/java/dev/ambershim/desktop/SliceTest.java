@@ -13,12 +13,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Point2D;
 import javafx.scene.Scene;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.Dragboard;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Rectangle;
@@ -27,7 +27,6 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /**
  * The slice from end to end at the real window: a new job, two logs dropped, a role put right, the
@@ -116,19 +115,7 @@ class SliceTest extends DesktopTest {
   private void drop(Path file, Side side) {
     Stage source = showSource(file.toFile());
     try {
-      robot.moveTo(1430, 150);
-      robot.press(MouseButton.PRIMARY);
-      robot.moveTo(1420, 180);
-      robot.moveTo(1390, 220);
-      robot.moveTo(700, 400);
-      until("the places show", () -> stage.getScene().lookup("#drop-before") != null);
-      robot.moveTo(690, 410);
-      until("the places show", () -> node("drop-before").getParent().isVisible());
-      robot.moveTo(node("drop-" + side.words()));
-      robot.moveBy(3, 3);
-      robot.moveBy(3, 3);
-      WaitForAsyncUtils.waitForFxEvents();
-      robot.release(MouseButton.PRIMARY);
+      FxThread.beside(() -> drag(side));
       until(
           "the file is taken",
           () ->
@@ -138,6 +125,25 @@ class SliceTest extends DesktopTest {
     } finally {
       onFx(source::hide);
       onFx(stage::requestFocus);
+    }
+  }
+
+  private void drag(Side side) {
+    hands.moveTo(new Point2D(1430, 150));
+    hands.hold();
+    try {
+      hands.moveTo(new Point2D(1420, 180));
+      hands.moveTo(new Point2D(1390, 220));
+      hands.moveTo(new Point2D(700, 400));
+      until("the places are made", () -> stage.getScene().lookup("#drop-before") != null);
+      hands.moveTo(new Point2D(690, 410));
+      until("the places show", () -> node("drop-before").getParent().isVisible());
+      Point2D place = FxThread.on(() -> Hands.middleOf(node("drop-" + side.words())));
+      hands.moveTo(place);
+      hands.moveTo(place.add(3, 3));
+      hands.moveTo(place.add(6, 6));
+    } finally {
+      hands.letGo();
     }
   }
 
@@ -161,7 +167,7 @@ class SliceTest extends DesktopTest {
           source.show();
           shown[0] = source;
         });
-    WaitForAsyncUtils.waitForFxEvents();
+    FxThread.live();
     assertThat(stage.getScene().getRoot()).isInstanceOf(ShellView.class);
     return shown[0];
   }

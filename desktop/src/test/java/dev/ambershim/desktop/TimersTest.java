@@ -36,7 +36,7 @@ class TimersTest extends DesktopTest {
   private static final Instant NOON = Instant.parse("2026-06-15T12:00:00Z");
 
   private final Bell bell = mock(Bell.class);
-  private Moment now = new Moment(NOON, "boot", 10_000);
+  private volatile Moment now = new Moment(NOON, "boot", 10_000);
 
   private static Job timed(String title, String step, String what, Moment begun, Span span) {
     Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, title);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.desktop.FxThread;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,7 +19,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.slf4j.LoggerFactory;
 import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The line of work: order, progress, cancel, and what a failure becomes. */
 class WorkTest {
@@ -36,18 +36,19 @@ class WorkTest {
   }
 
   private static void onFx(Runnable action) {
-    WaitForAsyncUtils.waitForAsyncFx(10_000, action);
+    FxThread.on(
+        () -> {
+          action.run();
+          return true;
+        });
   }
 
-  private void idle() throws TimeoutException {
-    WaitForAsyncUtils.waitFor(
-        10,
-        TimeUnit.SECONDS,
-        () -> WaitForAsyncUtils.asyncFx(() -> !work.busyProperty().get()).get());
+  private void idle() {
+    FxThread.until("the line is empty", 10, () -> !work.busyProperty().get());
   }
 
   @Test
-  void tasksRunInOrderAndResultsComeBackInOrder() throws TimeoutException {
+  void tasksRunInOrderAndResultsComeBackInOrder() {
     List<Integer> results = new ArrayList<>();
     onFx(
         () -> {
@@ -78,15 +79,10 @@ class WorkTest {
                 },
                 r -> done.add("finished")));
     assertThat(going.await(10, TimeUnit.SECONDS)).isTrue();
-    WaitForAsyncUtils.waitFor(
+    FxThread.until(
+        "it counts",
         10,
-        TimeUnit.SECONDS,
-        () ->
-            WaitForAsyncUtils.asyncFx(
-                    () ->
-                        work.nameProperty().get().equals("counting")
-                            && work.shareProperty().get() > 0)
-                .get());
+        () -> work.nameProperty().get().equals("counting") && work.shareProperty().get() > 0);
     onFx(work::cancelRunning);
     idle();
     assertThat(done).isEmpty();
@@ -95,7 +91,7 @@ class WorkTest {
   }
 
   @Test
-  void whatAPersonCanMendIsPassedOnAsItIs() throws TimeoutException {
+  void whatAPersonCanMendIsPassedOnAsItIs() {
     Problem known = new Problem("x", Place.file("a.csv"), "It is torn.", "Mend it.");
     onFx(
         () ->
