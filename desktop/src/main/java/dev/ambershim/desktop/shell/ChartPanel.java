@@ -84,7 +84,8 @@ public final class ChartPanel extends VBox {
     stack.setOnMouseDragged(e -> chart.drag(dragFrom, stack.getWidth(), e.getX() - dragX));
     stack.setOnMouseClicked(
         e -> {
-          if (e.getClickCount() == 2) {
+          // A click with a drag right after it is no double click.
+          if (e.getClickCount() == 2 && e.isStillSincePress()) {
             chart.whole();
           }
         });
