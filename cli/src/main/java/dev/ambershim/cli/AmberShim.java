@@ -34,6 +34,7 @@ import picocli.CommandLine.Option;
       SpreadCommand.class,
       MountCommand.class,
       RecordCommand.class,
+      RestoreCommand.class,
       ScreenshotsCommand.class,
       BenchCommand.class
     })
@@ -64,7 +65,24 @@ public final class AmberShim implements Callable<Integer> {
       window.demo = arguments.length == 1;
       System.exit(window.call());
     }
-    System.exit(commandLine().execute(arguments));
+    System.exit(run(arguments));
+  }
+
+  /** Runs a command line; what no command can carry ends with one line, too. */
+  private static int run(String... arguments) {
+    CommandLine line = commandLine();
+    try {
+      return line.execute(arguments);
+    } catch (OutOfMemoryError | StackOverflowError e) {
+      line.getErr()
+          .println(
+              "amber-shim: What was given is too large for the memory at hand. Give a shorter file,"
+                  + " or fewer of them.");
+      return BAD_INPUT;
+    } catch (RuntimeException | Error e) {
+      line.getErr().println("amber-shim: our fault: " + e);
+      return OUR_FAULT;
+    }
   }
 
   static CommandLine commandLine() {
@@ -87,11 +105,15 @@ public final class AmberShim implements Callable<Integer> {
         });
     line.setParameterExceptionHandler(
         (failure, arguments) -> {
-          failure.getCommandLine().getErr().println("amber-shim: " + failure.getMessage());
+          String said = String.valueOf(failure.getMessage()).replaceAll("\\p{Cntrl}+", " ").strip();
           failure
               .getCommandLine()
               .getErr()
-              .println("Type amber-shim --help to see what can be asked.");
+              .println(
+                  "amber-shim: "
+                      + said
+                      + (said.endsWith(".") ? "" : ".")
+                      + " Type amber-shim --help to see what can be asked.");
           return BAD_INPUT;
         });
     return line;

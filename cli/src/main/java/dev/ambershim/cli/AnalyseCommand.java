@@ -39,7 +39,7 @@ final class AnalyseCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    List<LogInput.Run> runs = input.read(files);
+    List<LogInput.Run> runs = input.readOne(files);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       ObjectNode node = Json.mapper().createObjectNode();

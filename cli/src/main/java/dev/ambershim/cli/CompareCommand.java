@@ -73,7 +73,9 @@ final class CompareCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Comparison comparison = Comparison.of(runs(before), runs(after), judging(), Notation.METRIC);
+    List<List<LogInput.Run>> sides = input.read(List.of(before, after));
+    Comparison comparison =
+        Comparison.of(runs(sides.get(0)), runs(sides.get(1)), judging(), Notation.METRIC);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(Json.pretty(ResultJson.of(comparison)));
@@ -107,8 +109,8 @@ final class CompareCommand implements Callable<Integer> {
     }
   }
 
-  private List<MountedRun> runs(List<Path> files) {
-    List<RunAnalysis> runs = input.read(files).stream().map(LogInput.Run::analysis).toList();
+  private List<MountedRun> runs(List<LogInput.Run> side) {
+    List<RunAnalysis> runs = side.stream().map(LogInput.Run::analysis).toList();
     return remounted ? MountedRun.eachRemounted(runs) : MountedRun.ofOneMount(runs);
   }
 }

@@ -160,7 +160,7 @@ final class HeadroomCommand implements Callable<Integer> {
   private List<Rung> rungs(List<RungEntry> typed, Side side, List<Path> logs) {
     List<Rung> rungs = new ArrayList<>();
     typed.stream().filter(r -> r.side() == side).forEach(r -> rungs.add(r.rung()));
-    for (LogInput.Run run : input.read(logs)) {
+    for (LogInput.Run run : input.readOne(logs)) {
       rungs.add(
           RunRung.of(run.log(), run.analysis())
               .orElseThrow(

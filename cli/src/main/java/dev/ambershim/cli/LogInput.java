@@ -8,8 +8,10 @@ import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.core.runlog.StepResponse;
+import dev.ambershim.core.runlog.Together;
 import dev.ambershim.logbook.files.LogFiles;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -32,20 +34,47 @@ final class LogInput {
       names = "--role",
       paramLabel = "COLUMN=ROLE",
       description =
-          "Say what a column is: core, package, coolant, room, power, clock, throttle, unused.")
+          "Say what a column is: core, package, coolant, room, power, clock, voltage, fan, pump,"
+              + " load, throttle, unused.")
   Map<String, String> roles = new HashMap<>();
 
   /** A log, what its settled part says, and how it followed its load. */
   record Run(RunLog log, RunAnalysis analysis, Optional<StepResponse> step) {}
 
-  List<Run> read(List<Path> files) {
+  List<Run> readOne(List<Path> files) {
+    return read(List.of(files)).get(0);
+  }
+
+  /**
+   * Reads the runs of several states side by side: a core that does not count in one run counts in
+   * none.
+   */
+  List<List<Run>> read(List<List<Path>> states) {
     checkRoom(room);
     Map<String, Role> said = new HashMap<>();
     roles.forEach((column, role) -> said.put(column, role(role)));
-    return files.stream()
-        .flatMap(file -> LogFiles.inside(file).stream())
-        .map(file -> read(file, said))
-        .toList();
+    OptionalDouble typed = room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
+    List<List<RunLog>> logs = new ArrayList<>();
+    for (List<Path> files : states) {
+      logs.add(
+          files.stream()
+              .flatMap(file -> LogFiles.inside(file).stream())
+              .map(file -> read(file, said).believed())
+              .toList());
+    }
+    List<RunAnalysis> all =
+        Together.analyse(
+            logs.stream().flatMap(List::stream).map(l -> new Together.Run(l, typed)).toList());
+    List<List<Run>> result = new ArrayList<>();
+    int at = 0;
+    for (List<RunLog> state : logs) {
+      List<Run> runs = new ArrayList<>();
+      for (RunLog log : state) {
+        runs.add(new Run(log, all.get(at++), RunAnalyser.step(log, typed)));
+      }
+      result.add(runs);
+    }
+    return result;
   }
 
   /**
@@ -54,7 +83,7 @@ final class LogInput {
    * @throws Problem {@code room.range}
    */
   static void checkRoom(Double room) {
-    if (room != null && !(room > -40 && room < 60)) {
+    if (room != null && !Role.ROOM.canBe(room)) {
       throw new Problem(
           "room.range",
           Place.field("--room"),
@@ -63,7 +92,7 @@ final class LogInput {
     }
   }
 
-  private Run read(Path file, Map<String, Role> said) {
+  private RunLog read(Path file, Map<String, Role> said) {
     RunLog log = LogReader.read(file.toString(), LogFiles.read(file)).withRoles(said);
     for (String column : said.keySet()) {
       if (log.channels().stream().noneMatch(c -> c.name().equals(column))) {
@@ -76,8 +105,7 @@ final class LogInput {
                 + ".");
       }
     }
-    OptionalDouble typed = room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
-    return new Run(log, RunAnalyser.analyse(log, typed), RunAnalyser.step(log, typed));
+    return log;
   }
 
   private static Role role(String word) {

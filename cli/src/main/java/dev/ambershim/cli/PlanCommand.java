@@ -148,7 +148,7 @@ final class PlanCommand implements Callable<Integer> {
       try (Logbook book = Logbook.open(logbook, Access.READ_ONLY, Clock.systemUTC())) {
         shelf = Shelf.of(book);
         List<Job> jobs = new ArrayList<>();
-        book.list().forEach(head -> jobs.add(book.load(head.id()).job()));
+        jobs.addAll(book.jobs().values());
         used = Shelf.used(jobs);
       }
     }

@@ -165,6 +165,9 @@ final class RecordCommand implements Callable<Integer> {
               List.of("source: " + source.name(), "protocol: " + conducted.name()));
       ConductedRun.Outcome outcome = run.conduct(Notation.METRIC, this::tell);
       print(outcome);
+      if (outcome.broken().isPresent()) {
+        throw outcome.broken().get();
+      }
       return 0;
     }
   }
@@ -267,7 +270,7 @@ final class RecordCommand implements Callable<Integer> {
   }
 
   private void judge(Path file, PrintWriter out, ArrayNode runs) {
-    RunLog log = LogReader.read(file.toString(), LogFiles.read(file));
+    RunLog log = LogReader.read(file.toString(), LogFiles.read(file)).believed();
     OptionalDouble typed = room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
     RunAnalysis analysis = RunAnalyser.analyse(log, typed);
     Optional<StepResponse> step = RunAnalyser.step(log, typed);

@@ -86,17 +86,18 @@ final class SpreadCommand implements Callable<Integer> {
     if (json) {
       ObjectNode node = SpreadJson.of(laid.words(), amount, end, cost);
       if (all) {
-        SpreadJson.patterns(node, PasteQuestion.compare(job, SolveWatch.NONE));
+        SpreadJson.patterns(node, PasteQuestion.compare(job, laid, amount, SolveWatch.NONE));
         SpreadJson.amount(
             node,
-            PasteQuestion.amount(job, SolveWatch.NONE),
+            PasteQuestion.amount(job, laid, amount, SolveWatch.NONE),
             job.paste().kind().gramsPerCubicCentimetre());
       }
       out.println(Json.pretty(node));
     } else {
       line(out, laid, end, cost);
       if (all) {
-        List<PasteQuestion.Compared> others = PasteQuestion.compare(job, SolveWatch.NONE);
+        List<PasteQuestion.Compared> others =
+            PasteQuestion.compare(job, laid, amount, SolveWatch.NONE);
         others.stream()
             .filter(c -> c.pattern() != laid)
             .forEach(c -> line(out, c.pattern(), c.end(), c.cost()));

@@ -160,7 +160,7 @@ final class WeighCommand implements Callable<Integer> {
     }
     try (Logbook book =
         Logbook.open(logbook.toAbsolutePath(), Access.READ_ONLY, Clock.systemUTC())) {
-      return Tries.of(book.list().stream().map(head -> book.load(head.id()).job()).toList());
+      return Tries.of(List.copyOf(book.jobs().values()));
     }
   }
 

@@ -123,7 +123,7 @@ class CoatTest extends DesktopTest {
     onFx(() -> ((ToggleButton) node("paste-kind-THIN")).fire());
     worked();
     onFx(() -> ((Button) node("paste-press")).fire());
-    until("it spreads", 30, () -> picture("paste-flow").contains("the die 100 %"));
+    until("it spreads", 180, () -> picture("paste-flow").contains("the die 100 %"));
     onFx(
         () -> {
           Button press = (Button) node("paste-press");

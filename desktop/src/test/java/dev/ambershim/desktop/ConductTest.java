@@ -59,11 +59,11 @@ class ConductTest extends DesktopTest {
     press(KeyCode.ENTER);
     until("the load is on", () -> text("live-phase").startsWith("Plateau 1"));
     until("it is hot", () -> text("live-hottest").matches("[5-9]\\d\\.\\d °C"));
-    until("it has settled", 60, () -> text("live-settled").startsWith("Settled"));
+    until("it has settled", 180, () -> text("live-settled").startsWith("Settled"));
     Node conditions = node("live-conditions");
     assertThat(conditions.lookupAll(".live-words"))
         .anyMatch(n -> n instanceof Labeled l && l.getText().startsWith("Holds: room air"));
-    until("it ends", 60, () -> text("live-phase").equals("Ended"));
+    until("it ends", 180, () -> text("live-phase").equals("Ended"));
     assertThat(text("live-settled")).isEqualTo("It went through to its end.");
     click("live-stop");
     settle();

@@ -69,10 +69,19 @@ public abstract class DesktopTest {
           stage.setY(0);
           stage.setWidth(1280);
           stage.setHeight(800);
+          model.keeping().onRestored(this::again);
           model.begin(opened);
           stage.requestFocus();
         });
     settle();
+  }
+
+  /** The window on a logbook that a copy was put into, as the application does it. */
+  private void again(Opened opened) {
+    model.close();
+    model = new ShellModel(clock);
+    Window.show(stage, Window.scene(model, picker), model);
+    model.begin(opened);
   }
 
   /** Closes the window and gives the logbook back. */
@@ -114,7 +123,7 @@ public abstract class DesktopTest {
   /** Waits until what the stage shows is worked out anew. */
   protected void worked() {
     settle();
-    until("it is worked out", 60, () -> !model.reckoning().busyProperty().get());
+    until("it is worked out", 180, () -> !model.reckoning().busyProperty().get());
     settle();
   }
 
@@ -142,7 +151,8 @@ public abstract class DesktopTest {
   }
 
   protected static void until(String what, BooleanSupplier condition) {
-    until(what, 20, condition);
+    // So long only where it fails: a busy machine may need many times what a quiet one does.
+    until(what, 90, condition);
   }
 
   protected static void until(String what, int seconds, BooleanSupplier condition) {

@@ -321,7 +321,7 @@ class ShellTest extends DesktopTest {
         Logbook.open(folder.resolve("logbook"), Access.WRITE, Clock.systemUTC())) {
       open(Access.READ_ONLY);
       assertThat(text("saved")).isEqualTo("Read-only");
-      assertThat(text("message")).contains("open in another window");
+      assertThat(text("message")).contains("read-only here");
       assertThat(node("undo").isDisabled()).isTrue();
       press(KeyCode.CONTROL, KeyCode.DIGIT2);
       assertThat(node("add-before").isDisabled()).isTrue();

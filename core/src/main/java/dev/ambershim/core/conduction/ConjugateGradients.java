@@ -1,5 +1,7 @@
 package dev.ambershim.core.conduction;
 
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
 import java.util.Arrays;
 import java.util.function.IntConsumer;
 
@@ -68,8 +70,8 @@ final class ConjugateGradients {
    * @param x the starting field, overwritten by the solution
    * @param tolerance on the residual's length as a share of that of {@code right}
    * @throws java.util.concurrent.CancellationException if the watch says so
-   * @throws IllegalStateException if it does not get there, to within a factor of three for
-   *     rounding
+   * @throws Problem {@code stack.unsolved} if it does not get there, to within a factor of three
+   *     for rounding
    */
   void solve(double[][] right, double[][] x, double tolerance, SolveWatch watch) {
     iterations = 0;
@@ -108,8 +110,16 @@ final class ConjugateGradients {
     if (Double.isNaN(rr)) {
       // No start for a later solution either.
       zero(x);
-      throw new IllegalStateException("no solution: the residual is not a number");
+      throw unsolved("the residual is not a number");
     }
+  }
+
+  private static Problem unsolved(String how) {
+    return new Problem(
+        "stack.unsolved",
+        Place.field("layers"),
+        "The heat flow of this stack cannot be worked out (" + how + ").",
+        "Its layers' resistances lie too far apart; look for a figure in the wrong unit.");
   }
 
   private static void zero(double[][] x) {
@@ -201,8 +211,7 @@ final class ConjugateGradients {
     double unit = scale * scale;
     while (rr > enough) {
       if (iterations == MOST) {
-        throw new IllegalStateException(
-            "no solution after " + MOST + " iterations; residual " + Math.sqrt(rr));
+        throw unsolved("after " + MOST + " steps the residual is " + Math.sqrt(rr));
       }
       iterations++;
       progress.at(rr);

@@ -11,7 +11,15 @@ final class StackRules {
   private static final double WIDEST_MILLIMETRES = 2000;
 
   private static final double THICKEST_MICROMETRES = 1e6;
-  private static final double THINNEST_MICROMETRES = 1e-4;
+  private static final double THINNEST_MICROMETRES = 0.01;
+
+  /** A tenth of a watt for a square metre and kelvin is far below still air; less is a slip. */
+  private static final double LEAST_FILM = 0.1;
+
+  /** Below the best vacuum panel there is. */
+  private static final double LEAST_CONDUCTIVITY = 1e-3;
+
+  private static final double NARROWEST_MILLIMETRES = 1e-3;
 
   private StackRules() {}
 
@@ -37,12 +45,12 @@ final class StackRules {
     }
     stack.heat().forEach(h -> heat(stack.layers().get(0), h));
     double film = stack.filmWattsPerSquareMetreKelvin();
-    if (!(film > 0 && film <= 1e9)) {
+    if (!(film >= LEAST_FILM && film <= 1e9)) {
       throw problem(
           "stack.cooling",
           "cooling",
           "A film coefficient of " + film + " W/m²·K does not cool.",
-          "Give a figure above 0 and up to 1e9, such as 20000.");
+          "Give a figure from 0.1 to 1e9, such as 20000; still air alone has about 5.");
     }
     celsius("cooling", "temperature", stack.coolantCelsius());
   }
@@ -50,12 +58,12 @@ final class StackRules {
   private static void layer(StackLayer layer) {
     String name = "layer \"" + layer.name() + "\"";
     double k = layer.conductivityWattsPerMetreKelvin();
-    if (!(k > 0 && k <= 1e5)) {
+    if (!(k >= LEAST_CONDUCTIVITY && k <= 1e5)) {
       throw problem(
           "stack.conductivity",
           name,
           "A conductivity of " + k + " W/m·K cannot be.",
-          "Give a figure above 0 and up to 100000.");
+          "Give a figure from 0.001 to 100000; air has 0.026.");
     }
     double t = layer.thicknessMicrometres();
     boolean grid = layer.map().filter(m -> m instanceof ThicknessMap.Grid).isPresent();
@@ -64,7 +72,7 @@ final class StackRules {
           "stack.thickness",
           name,
           "A thickness of " + t + " µm cannot be.",
-          "Give micrometres, from 0.0001 to 1000000.");
+          "Give micrometres, from 0.01 to 1000000.");
     }
     double contact = layer.contactSquareMillimetreKelvinPerWatt();
     if (!(contact >= 0 && contact <= 1e6)) {
@@ -105,15 +113,15 @@ final class StackRules {
   }
 
   private static void patch(String name, Patch p) {
-    if (!(p.widthMillimetres() > 0
-        && p.depthMillimetres() > 0
+    if (!(p.widthMillimetres() >= NARROWEST_MILLIMETRES
+        && p.depthMillimetres() >= NARROWEST_MILLIMETRES
         && p.widthMillimetres() <= WIDEST_MILLIMETRES
         && p.depthMillimetres() <= WIDEST_MILLIMETRES)) {
       throw problem(
           "stack.size",
           name,
           "A size of " + p.widthMillimetres() + " × " + p.depthMillimetres() + " mm cannot be.",
-          "Give millimetres above 0 and up to 2000.");
+          "Give millimetres from 0.001 to 2000.");
     }
     if (!(Math.abs(p.xMillimetres()) <= WIDEST_MILLIMETRES
         && Math.abs(p.yMillimetres()) <= WIDEST_MILLIMETRES)) {
@@ -245,7 +253,7 @@ final class StackRules {
       for (double y : ys) {
         if (layer.holds(x, y)) {
           double t = layer.thicknessAt(x, y);
-          if (!(t > 0 && t <= THICKEST_MICROMETRES)) {
+          if (!(t >= THINNEST_MICROMETRES && t <= THICKEST_MICROMETRES)) {
             throw problem(
                 "stack.map",
                 name,

@@ -1,6 +1,5 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.assembly.Build;
 import dev.ambershim.core.assembly.Die;
 import dev.ambershim.core.dosing.CloseTerms;
 import dev.ambershim.core.fit.Top;
@@ -9,8 +8,10 @@ import dev.ambershim.core.mounting.MountTerms;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.Role;
 import dev.ambershim.core.spread.PasteStroke;
 import dev.ambershim.core.surface.LapPass;
+import dev.ambershim.core.surface.ProbedPoint;
 import dev.ambershim.core.surface.Relief;
 import java.util.List;
 
@@ -23,23 +24,44 @@ public final class JobRules {
 
   private JobRules() {}
 
+  /** Longest title of a job, in letters. */
+  public static final int MOST_LETTERS = Soundness.MOST_LETTERS;
+
+  /** Most runs of a job. */
+  public static final int MOST_RUNS = Soundness.MOST_RUNS;
+
   /**
-   * Checks a job.
+   * Checks a job that a command was given.
    *
    * @throws Problem {@code job.…}, {@code field.range} or {@code reading.…}, naming the figure
    */
   public static void check(Job job) {
-    builtOf(job.before(), "before");
-    builtOf(job.after(), "after");
-    if (job.chip().lid() == null) {
-      throw problem("lid", "The job does not say the lid.", "Say its sizes, even while it is off.");
+    sound(job);
+    dies(job.chip().dies());
+  }
+
+  /**
+   * Checks what holds of every job that the window wrote, too: nothing is missing, and every figure
+   * is within its range. Parts may lie over one another while a person types them one by one.
+   *
+   * @throws Problem as {@link #check}
+   */
+  public static void sound(Job job) {
+    Soundness.check(job);
+    for (RunEntry run : job.runs()) {
+      if (run.fileName().isBlank()) {
+        throw problem("runs", "A run does not say its file.", "Give it a fileName.");
+      }
+      if (run.roomCelsius() != null && !Role.ROOM.canBe(run.roomCelsius())) {
+        throw problem(
+            "runs", run.roomCelsius() + " °C is no room.", "Give the air at the cooler's intake.");
+      }
     }
     for (Side side : Side.values()) {
       for (Field field : JobFields.all(job, side)) {
         field.write(job, field.read(job), Notation.METRIC);
       }
     }
-    dies(job.chip().dies());
     measured(job);
     materials(job);
     for (Reading r : job.readings()) {
@@ -50,15 +72,6 @@ public final class JobRules {
           r.roomCelsius(),
           r.coolantCelsius(),
           r.lidCelsius());
-    }
-  }
-
-  private static void builtOf(Build build, String side) {
-    if (build == null || build.inner() == null || build.outer() == null) {
-      throw problem(
-          side,
-          "The job does not say the joints " + side + " the work.",
-          "Say inner and outer joint; the inner one also while the lid is off.");
     }
   }
 
@@ -103,9 +116,7 @@ public final class JobRules {
       }
     }
     for (Relief relief : job.surfaces().reliefs()) {
-      if (relief.face() == null
-          || !relief.points().stream()
-              .allMatch(p -> figures(p.xMillimetres(), p.yMillimetres(), p.micrometres() / 1000))) {
+      if (relief.face() == null || !relief.points().stream().allMatch(ProbedPoint::canBe)) {
         throw problem(
             "surfaces", "A probed place is no place.", "Give x and y in mm, height in µm.");
       }

@@ -183,8 +183,18 @@ public final class PasteQuestion {
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
   public static List<Compared> compare(Job job, SolveWatch watch) {
-    PastePattern own = Doses.pastePattern(job.workCase());
-    double grams = Doses.pasteGrams(job.workCase());
+    return compare(
+        job, Doses.pastePattern(job.workCase()), Doses.pasteGrams(job.workCase()), watch);
+  }
+
+  /**
+   * An amount in every pattern, one of them first.
+   *
+   * @param own the pattern that stands first
+   * @param grams how much
+   * @throws java.util.concurrent.CancellationException if the watch says so
+   */
+  public static List<Compared> compare(Job job, PastePattern own, double grams, SolveWatch watch) {
     Costs costs = new Costs(job);
     List<PastePattern> patterns = new ArrayList<>(List.of(own));
     for (PastePattern p : PastePattern.values()) {
@@ -208,5 +218,10 @@ public final class PasteQuestion {
    */
   public static PasteAmount amount(Job job, SolveWatch watch) {
     return PasteAmount.of(of(job, PasteAmount.CELLS), watch);
+  }
+
+  /** The least amount of a pattern that covers. */
+  public static PasteAmount amount(Job job, PastePattern pattern, double grams, SolveWatch watch) {
+    return PasteAmount.of(of(job, pattern, grams, PasteAmount.CELLS), watch);
   }
 }

@@ -5,8 +5,10 @@ import dev.ambershim.core.problem.Problem;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -17,11 +19,26 @@ public final class MomentText {
       Pattern.compile("(\\d{1,2})(?:[:.](\\d{2}))?\\s*(am|pm)?", Pattern.CASE_INSENSITIVE);
   private static final Pattern MOMENT = Pattern.compile("(\\S*\\d)[,\\s]+(.+)");
 
+  /** ISO 8601: a day, a T, a time, perhaps seconds, perhaps the offset from UTC. */
+  private static final Pattern ISO =
+      Pattern.compile(
+          "(\\d{4}-\\d{2}-\\d{2})[Tt](\\d{2}:\\d{2}(?::\\d{2}(?:[.,]\\d{1,9})?)?)"
+              + "\\s*([Zz]|[-+]\\d{2}(?::?\\d{2})?)?");
+
   private MomentText() {}
+
+  private static Instant iso(Matcher iso, ZoneId zone) {
+    LocalDateTime local =
+        LocalDate.parse(iso.group(1)).atTime(LocalTime.parse(iso.group(2).replace(',', '.')));
+    String offset = iso.group(3);
+    return offset == null
+        ? local.atZone(zone).toInstant()
+        : local.toInstant(ZoneOffset.of(offset.toUpperCase(Locale.ROOT)));
+  }
 
   /**
    * Reads a moment: a time of day, which means the next such time, or a day and a time, such as
-   * 2026-06-16 09:30, 16.6.2026 9:30 or 2026-06-16 9:30 pm.
+   * 2026-06-16 09:30, 16.6.2026 9:30 or 2026-06-16 9:30 pm; also ISO 8601, 2026-06-16T09:30+02:00.
    *
    * @throws Problem {@code time.unreadable}
    */
@@ -34,6 +51,10 @@ public final class MomentText {
         LocalDate today = now.atZone(zone).toLocalDate();
         Instant at = today.atTime(time).atZone(zone).toInstant();
         return at.isAfter(now) ? at : today.plusDays(1).atTime(time).atZone(zone).toInstant();
+      }
+      Matcher iso = ISO.matcher(text);
+      if (iso.matches()) {
+        return iso(iso, zone);
       }
       Matcher both = MOMENT.matcher(text);
       if (both.matches()) {

@@ -54,6 +54,11 @@ public enum Unit {
     return this == CELSIUS || this == KELVIN;
   }
 
+  /** Its sign in metric units. */
+  public String symbol() {
+    return symbol;
+  }
+
   String symbol(boolean customary) {
     return customary ? customarySymbol : symbol;
   }

@@ -19,6 +19,11 @@ import java.util.List;
  */
 public final class RunChart {
   /** Width of the steps across that lines are thinned to; finer ones cannot be seen. */
+  /** Height of a label with its name below, and of a figure alone. */
+  private static final double NAMED = 30;
+
+  private static final double UNNAMED = 15;
+
   private static final double STEP = 1.5;
 
   /** Up to so many samples a step a line is drawn through them; more would cover the step. */
@@ -245,27 +250,65 @@ public final class RunChart {
     return n + 1;
   }
 
+  /**
+   * Each line's figure and name beside its end, pushed apart where they would touch. Where there is
+   * no room for all, every so many-th has one, and the foot says how many have none.
+   */
   private static void labels(Pen pen, Axes axes, ChartData data, Notation notation) {
-    double last = Double.NEGATIVE_INFINITY;
-    List<ChartData.Series> sorted = new ArrayList<>(data.series());
+    List<ChartData.Series> sorted =
+        new ArrayList<>(
+            data.series().stream().filter(s -> !Double.isNaN(end(s, data.rise()))).toList());
     sorted.sort((a, b) -> Double.compare(end(b, data.rise()), end(a, data.rise())));
-    for (ChartData.Series s : sorted) {
-      double end = end(s, data.rise());
-      if (Double.isNaN(end)) {
-        continue;
-      }
-      Line line = s.line();
+    double room = axes.bottom() - TOP;
+    boolean named = sorted.size() * NAMED <= room + NAMED;
+    double each = named ? NAMED : UNNAMED;
+    int most = Math.max(1, (int) (room / each));
+    List<ChartData.Series> shown = sorted.size() <= most ? sorted : some(sorted, most - 1);
+    double[] y = new double[shown.size()];
+    for (int i = 0; i < y.length; i++) {
+      double there = axes.y(end(shown.get(i), data.rise()));
+      y[i] =
+          Math.max(Math.max(TOP, Math.min(axes.bottom(), there)) + 4, i == 0 ? 0 : y[i - 1] + each);
+    }
+    // From below up again, so that the last ones stay in the picture.
+    double lowest =
+        axes.bottom() + 4 - (named ? 13 : 0) - (shown.size() < sorted.size() ? each : 0);
+    for (int i = y.length - 1; i >= 0; i--) {
+      y[i] = Math.min(y[i], lowest);
+      lowest = y[i] - each;
+    }
+    for (int i = 0; i < y.length; i++) {
+      Line line = shown.get(i).line();
       Tone tone = line.after() ? Tone.AFTER : Tone.BEFORE;
-      double there = Math.max(TOP, Math.min(axes.bottom(), axes.y(end)));
-      double y = Math.max(there + 4, last + 30);
-      last = y;
-      pen.dashed(axes.right(), there, axes.right() + 8, y - 4, tone, 1.5);
+      double end = axes.y(end(shown.get(i), data.rise()));
+      double there = Math.max(TOP, Math.min(axes.bottom(), end));
+      pen.dashed(axes.right(), there, axes.right() + 8, y[i] - 4, tone, 1.5);
       double mean = mean(line, data.rise());
       // A run that never settled has a name, but no figure to stand for it.
       String figure = Double.isNaN(mean) ? "–" : notation.text(mean, data.unit());
-      pen.strong(axes.right() + 12, y, figure, tone, 14, Anchor.START);
-      pen.words(axes.right() + 12, y + 13, line.name(), tone, 11, Anchor.START);
+      pen.strong(axes.right() + 12, y[i], figure, tone, named ? 14 : 11, Anchor.START);
+      if (named) {
+        pen.words(axes.right() + 12, y[i] + 13, line.name(), tone, 11, Anchor.START);
+      }
     }
+    if (shown.size() < sorted.size()) {
+      pen.words(
+          axes.right() + 12,
+          axes.bottom() + 4,
+          "and " + (sorted.size() - shown.size()) + " more",
+          Tone.QUIET,
+          11,
+          Anchor.START);
+    }
+  }
+
+  /** So many of a list, evenly, with its first and its last. */
+  private static List<ChartData.Series> some(List<ChartData.Series> all, int count) {
+    List<ChartData.Series> some = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      some.add(all.get(count == 1 ? 0 : (int) Math.round(i * (all.size() - 1.0) / (count - 1))));
+    }
+    return some;
   }
 
   /** Where a line's name stands: at its settled mean, or at its last sample under load. */

@@ -1,11 +1,14 @@
 package dev.ambershim.core.problem;
 
+import java.util.regex.Pattern;
+
 /**
  * Something a person can put right: bad input, a file that is not there, a figure out of range. It
  * carries a stable key for tests and translations, the place, what happened and the remedy.
  */
 public final class Problem extends RuntimeException {
   private static final long serialVersionUID = 1L;
+  private static final Pattern LINE_ENDS = Pattern.compile("[\\p{Cntrl}\u2028\u2029]+");
 
   private final String key;
   private final transient Place place;
@@ -48,7 +51,10 @@ public final class Problem extends RuntimeException {
 
   private static String sentence(Place place, String what, String remedy) {
     String where = place.inWords();
-    return (where.isEmpty() ? "" : where + ": ") + what + (remedy.isEmpty() ? "" : " " + remedy);
+    String said =
+        (where.isEmpty() ? "" : where + ": ") + what + (remedy.isEmpty() ? "" : " " + remedy);
+    // What it quotes may hold line ends and other signs that would tear the line.
+    return LINE_ENDS.matcher(said).replaceAll(" ");
   }
 
   /** The stable key. */

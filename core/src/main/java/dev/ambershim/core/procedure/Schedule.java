@@ -312,10 +312,15 @@ public record Schedule(
   }
 
   private static double minutes(Instant from, Instant to) {
-    return Duration.between(from, to).toMillis() / 60_000.0;
+    return Duration.between(from, to).toNanos() / 60e9;
   }
 
   private static Instant at(Instant now, double minutes) {
-    return Double.isInfinite(minutes) ? Instant.MAX : now.plusMillis(Math.round(minutes * 60_000));
+    if (Double.isInfinite(minutes)) {
+      return Instant.MAX;
+    }
+    // To the millisecond as a whole, or nine o'clock would be a moment before nine.
+    double begin = now.getEpochSecond() * 1e3 + now.getNano() / 1e6;
+    return Instant.ofEpochMilli(Math.round(begin + minutes * 60_000));
   }
 }

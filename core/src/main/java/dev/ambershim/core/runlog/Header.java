@@ -3,6 +3,7 @@ package dev.ambershim.core.runlog;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.ToIntBiFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -19,6 +20,12 @@ import java.util.regex.Pattern;
  */
 record Header(String[] names, String[] units, String[] raw, String[] unitRow, int line) {
   private static final Pattern LAST_WORD = Pattern.compile("[ _,/.:-]([^ _,/.:-]+)$");
+  private static final Pattern BEHIND = Pattern.compile("[, ]([^ ,/]+/[^ ,/]+)$");
+  private static final Pattern CAMEL_UNIT = Pattern.compile("[a-z](Watts?|MHz|GHz|RPM)$");
+
+  /** Units whose one letter may as well be the end of a name, such as "probe K". */
+  private static final Set<String> BARE_LETTER = Set.of("K");
+
   private static final Pattern BRACKETED = Pattern.compile("[\\[(]([^\\])]*)[\\])]");
 
   static Header above(
@@ -99,12 +106,23 @@ record Header(String[] names, String[] units, String[] raw, String[] unitRow, in
     if (name.contains("°F") || name.contains("℉")) {
       return "°F";
     }
+    Matcher behind = BEHIND.matcher(name.strip());
+    if (behind.find() && Cells.unit(behind.group(1)) != null) {
+      return Cells.unit(behind.group(1));
+    }
+    if (name.strip().endsWith("%")) {
+      return "%";
+    }
     Matcher last = LAST_WORD.matcher(name.strip());
     if (last.find()) {
       String found = Cells.unit(last.group(1));
-      if (found != null) {
+      if (found != null && (last.group().startsWith("_") || !BARE_LETTER.contains(found))) {
         return found;
       }
+    }
+    Matcher camel = CAMEL_UNIT.matcher(name.strip());
+    if (camel.find()) {
+      return Cells.unit(camel.group(1));
     }
     return "";
   }

@@ -96,7 +96,30 @@ record LogBytes(String encoding, Charset charset, byte[] bytes, int offset) {
     }
     return validUtf8(bytes)
         ? new LogBytes("UTF-8", StandardCharsets.UTF_8, bytes, 0)
-        : new LogBytes("Windows-1252", Charset.forName("windows-1252"), bytes, 0);
+        : codePage(bytes);
+  }
+
+  /**
+   * The code page in which the text's beginning says most of what columns are called; Windows-1252,
+   * which gives every byte a meaning, where none says anything.
+   */
+  private static LogBytes codePage(byte[] bytes) {
+    String[] names = {"windows-1252", "windows-1250", "windows-1251", "GB18030"};
+    String[] words = {"Windows-1252", "Windows-1250", "Windows-1251", "GB18030"};
+    LogBytes best = null;
+    int most = -1;
+    for (int i = 0; i < names.length; i++) {
+      if (Charset.isSupported(names[i])) {
+        LogBytes page = new LogBytes(words[i], Charset.forName(names[i]), bytes, 0);
+        String head = page.head();
+        int known = ColumnWords.known(head.substring(0, Math.min(head.length(), LOOK)));
+        if (known > most) {
+          most = known;
+          best = page;
+        }
+      }
+    }
+    return best;
   }
 
   private static boolean plain(byte[] bytes) {
@@ -114,6 +137,11 @@ record LogBytes(String encoding, Charset charset, byte[] bytes, int offset) {
     return true;
   }
 
+  /**
+   * Whether the bytes are UTF-8. A slip of the writer's does not make another encoding of it, so
+   * fewer bad places than good letters beyond ASCII are passed over; they decode to a sign that is
+   * no figure.
+   */
   private static boolean validUtf8(byte[] bytes) {
     CharsetDecoder decoder =
         StandardCharsets.UTF_8
@@ -122,16 +150,37 @@ record LogBytes(String encoding, Charset charset, byte[] bytes, int offset) {
             .onUnmappableCharacter(CodingErrorAction.REPORT);
     ByteBuffer in = ByteBuffer.wrap(bytes);
     CharBuffer out = CharBuffer.allocate(1 << 13);
+    long letters = 0;
+    long bad = 0;
+    int firstBad = -1;
     while (true) {
       CoderResult result = decoder.decode(in, out, true);
-      if (result.isError()) {
-        return false;
-      }
-      if (result.isUnderflow()) {
-        return true;
+      out.flip();
+      while (out.hasRemaining()) {
+        letters += out.get() > 127 ? 1 : 0;
       }
       out.clear();
+      if (result.isError()) {
+        bad++;
+        firstBad = firstBad < 0 ? in.position() : firstBad;
+        in.position(in.position() + result.length());
+      } else if (result.isUnderflow()) {
+        return bad == 0 || (letters > 0 ? bad <= letters : slips(bytes, firstBad, bad));
+      }
     }
+  }
+
+  /** Whether bad bytes are slips: few, and only after a header and first samples without any. */
+  private static boolean slips(byte[] bytes, int firstBad, long bad) {
+    int lines = 0;
+    int before = 0;
+    for (int i = 0; i < bytes.length; i++) {
+      if (bytes[i] == '\n') {
+        lines++;
+        before += i < firstBad ? 1 : 0;
+      }
+    }
+    return before >= 3 && bad * 10 <= lines;
   }
 
   private static void refuseBinary(String fileName, String text) {

@@ -10,10 +10,12 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.DoubleConsumer;
 
 /**
@@ -22,7 +24,7 @@ import java.util.function.DoubleConsumer;
  */
 public final class LogReader {
   /** Raised whenever the same bytes would be read differently. */
-  public static final int VERSION = 3;
+  public static final int VERSION = 4;
 
   private static final int MOST_COLUMNS = 5000;
 
@@ -39,6 +41,7 @@ public final class LogReader {
   private int oddLine;
   private int repeated;
   private int resplit;
+  private Rewriting rewritten;
 
   private LogReader(String fileName, DoubleConsumer progress) {
     this.fileName = fileName;
@@ -66,10 +69,38 @@ public final class LogReader {
     return new LogReader(fileName, progress).read(LogBytes.of(fileName, bytes));
   }
 
+  private RunLog read(LogBytes text) {
+    Optional<Rewriting> table = Rewriting.of(fileName, text);
+    return table.isPresent() ? anew(table.get(), true) : table(text, true);
+  }
+
+  /** Reads on in what a log of another habit was written anew as. */
+  private RunLog anew(Rewriting table, boolean mayBeKeyed) {
+    // Lines are those of the file as it came, through one rewriting or two.
+    Rewriting before = rewritten;
+    rewritten =
+        before == null
+            ? table
+            : new Rewriting(
+                table.text(),
+                before.words() + ", " + table.words(),
+                Arrays.stream(table.lines()).map(before::line).toArray(),
+                before.droppedLines() + table.droppedLines(),
+                before.firstDropped() > 0 ? before.firstDropped() : table.firstDropped());
+    return table(table.text(), mayBeKeyed);
+  }
+
+  private int place(int line) {
+    return rewritten == null ? line : rewritten.line(line);
+  }
+
   private record Row(int line, String[] cells) {}
 
-  private RunLog read(LogBytes text) {
+  private RunLog table(LogBytes text, boolean mayBeKeyed) {
     Dialect dialect = Dialect.sniff(text.head());
+    if (rewritten != null) {
+      dialect = new Dialect('\t', 0, dialect.decimalComma());
+    }
     RowHandler handler = new RowHandler();
     ByteArrayInputStream stream = text.stream();
     double expected = Math.max(1, stream.available());
@@ -84,7 +115,15 @@ public final class LogReader {
                 .build(handler, parted(source, dialect))) {
       Iterator<RowHandler> lines = csv.iterator();
       List<Row> rows = head(lines, dialect);
-      Samples samples = samples(rows, dialect);
+      int first = firstDataRow(rows, dialect);
+      Header header = Header.above(rows.stream().map(Row::cells).toList(), first, this::columnsAt);
+      if (mayBeKeyed) {
+        Optional<KeyedRows> keyed = keyed(dialect, header, rows, first);
+        if (keyed.isPresent()) {
+          return anew(Rewriting.by(fileName, keyed.get(), text), false);
+        }
+      }
+      Samples samples = samples(rows, first, header, dialect);
       handler.into(samples);
       if (PlainLines.fits(text, dialect)) {
         PlainLines plain = new PlainLines(text, dialect, samples, handler.line());
@@ -104,13 +143,14 @@ public final class LogReader {
         }
       }
       sayWhatWasDropped();
-      RunLog log = samples.finish(text.encoding(), remarks, rowsDropped);
+      String words = rewritten == null ? dialect.words() : rewritten.words();
+      RunLog log = samples.finish(text.encoding(), words, remarks, rowsDropped);
       progress.accept(1);
       return log;
     } catch (CsvParseException | UncheckedIOException e) {
       throw new Problem(
           "log.cells",
-          Place.line(fileName, handler.line() + 1),
+          Place.line(fileName, place(handler.line() + 1)),
           "The cells cannot be told apart from here on.",
           "Look for a quotation mark that is opened and never closed.",
           e);
@@ -119,8 +159,19 @@ public final class LogReader {
     }
   }
 
+  private static Optional<KeyedRows> keyed(
+      Dialect dialect, Header header, List<Row> rows, int first) {
+    List<String[]> samples =
+        rows.subList(first, rows.size()).stream()
+            .map(Row::cells)
+            .filter(cells -> cells.length * 2 > header.width())
+            .filter(cells -> !Arrays.equals(cells, header.raw()))
+            .toList();
+    return KeyedRows.of(dialect, header, samples, rows.get(first).line());
+  }
+
   /** The text with its cells parted by one sign. */
-  private static Reader parted(Reader source, Dialect dialect) {
+  static Reader parted(Reader source, Dialect dialect) {
     if (!dialect.places().isEmpty()) {
       return new PlacedReader(source, dialect);
     }
@@ -157,9 +208,7 @@ public final class LogReader {
   }
 
   /** The samples with those lines of the head that are samples already in it. */
-  private Samples samples(List<Row> rows, Dialect dialect) {
-    int first = firstDataRow(rows, dialect);
-    Header header = Header.above(rows.stream().map(Row::cells).toList(), first, this::columnsAt);
+  private Samples samples(List<Row> rows, int first, Header header, Dialect dialect) {
     if (header.unnamed()) {
       remarks.add(
           "The file has no header line, so columns are called by their number. Say what each one"
@@ -168,7 +217,7 @@ public final class LogReader {
     if (header.width() > MOST_COLUMNS) {
       throw new Problem(
           "log.tooWide",
-          Place.line(fileName, rows.get(first).line()),
+          Place.line(fileName, place(rows.get(first).line())),
           "The log has " + header.width() + " columns; at most " + MOST_COLUMNS + " are read.",
           "Export fewer channels.");
     }
@@ -185,13 +234,13 @@ public final class LogReader {
   }
 
   private void row(Samples samples, int line) {
-    switch (samples.end(line)) {
+    switch (samples.end(place(line))) {
       case KEPT, BLANK -> {}
       case RESPLIT -> resplit++;
       case HEADER -> repeated++;
       case ODD -> {
         if (rowsDropped == 0) {
-          oddLine = line;
+          oddLine = place(line);
         }
         rowsDropped++;
       }
@@ -199,6 +248,11 @@ public final class LogReader {
   }
 
   private void sayWhatWasDropped() {
+    if (rewritten != null) {
+      remarks.add("Written as " + rewritten.words() + "; read as a table.");
+      oddLine = rowsDropped == 0 ? rewritten.firstDropped() : oddLine;
+      rowsDropped += rewritten.droppedLines();
+    }
     if (repeated > 0) {
       remarks.add("The header is repeated " + times(repeated) + " further down; passed over.");
     }
@@ -228,13 +282,13 @@ public final class LogReader {
     if (rows.size() == 1) {
       throw new Problem(
           "log.oneLine",
-          Place.line(fileName, last.line()),
+          Place.line(fileName, place(last.line())),
           "The file holds one line and no samples under it.",
           "Check that the logger was recording, and choose the file again.");
     }
     throw new Problem(
         "log.noNumbers",
-        Place.line(fileName, rows.get(0).line()),
+        Place.line(fileName, place(rows.get(0).line())),
         "No line of this file holds numbers.",
         "Choose a log with a header line and one line for each sample.");
   }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * Finds a run's loaded stretch, its settled part and its throttled samples, and works out the
@@ -17,18 +18,27 @@ import java.util.OptionalDouble;
 public final class RunAnalyser {
   private static final double LEAST_PLATEAU_SECONDS = 60;
 
+  /** A core that lost more of its readings under load does not count; nor does such a run. */
+  private static final double MOST_LOST = 0.5;
+
   private final RunLog log;
   private final OptionalDouble typedRoom;
-  private final List<Channel> cores;
+  private final Set<String> without;
+  private final List<String> leftOut = new ArrayList<>();
+  private List<Channel> cores;
   private final List<String> remarks = new ArrayList<>();
 
-  private RunAnalyser(RunLog log, OptionalDouble typedRoom) {
-    this.log = log;
+  private RunAnalyser(RunLog read, OptionalDouble typedRoom, Set<String> without) {
+    this.log = read.believed();
     this.typedRoom = typedRoom;
+    this.without = without;
     List<Channel> named = log.with(Role.CORE);
     cores = named.isEmpty() ? log.with(Role.PACKAGE) : named;
     if (named.isEmpty() && !cores.isEmpty()) {
       remarks.add("No core temperatures; the package temperature stands in for them.");
+    }
+    for (Disbelieved d : log.disbelieved().orElse(List.of())) {
+      remarks.add(d.words());
     }
   }
 
@@ -39,7 +49,78 @@ public final class RunAnalyser {
    * @throws Problem {@code run.noTemperature} if no channel is a core or the package
    */
   public static RunAnalysis analyse(RunLog log, OptionalDouble room) {
-    return new RunAnalyser(log, room).analyse();
+    return analyse(log, room, Set.of());
+  }
+
+  /**
+   * The same without some cores, so that runs are compared over the same ones.
+   *
+   * @param without names of the cores that do not count
+   */
+  public static RunAnalysis analyse(RunLog log, OptionalDouble room, Set<String> without) {
+    return new RunAnalyser(log, room, without).analyse();
+  }
+
+  /** Leaves out cores that lost most of their readings, and those that are told to. */
+  private void leaveOut(LoadStretch load) {
+    List<Channel> kept = new ArrayList<>();
+    for (Channel core : cores) {
+      double lost = lost(core, load);
+      if (without.contains(core.name())) {
+        leftOut.add(core.name());
+        remarks.add(
+            "\""
+                + core.name()
+                + "\" is left out, since it does not count in a run beside this one.");
+      } else if (lost > MOST_LOST) {
+        leftOut.add(core.name());
+        remarks.add(
+            "\""
+                + core.name()
+                + "\" does not count: "
+                + Math.round(100 * lost)
+                + " % of its readings under load cannot be (at most "
+                + Math.round(100 * MOST_LOST)
+                + " %).");
+      } else {
+        kept.add(core);
+      }
+    }
+    cores = kept;
+  }
+
+  /** Share of a channel's readings under load that were taken out because they cannot be. */
+  private double lost(Channel core, LoadStretch load) {
+    int kept = 0;
+    int lost = 0;
+    for (Disbelieved d : log.disbelieved().orElse(List.of())) {
+      if (d.channel().equals(core.name())) {
+        lost += d.samples().get(load.from(), load.to()).cardinality();
+      }
+    }
+    for (int i = load.from(); lost > 0 && i < load.to(); i++) {
+      kept += Double.isNaN(core.values()[i]) ? 0 : 1;
+    }
+    return lost == 0 ? 0 : (double) lost / (kept + lost);
+  }
+
+  /** Mean over the cores that have a reading, to know the load by while some may be lost. */
+  private double[] rough() {
+    double[] sums = new double[log.size()];
+    int[] counts = new int[log.size()];
+    for (Channel c : cores) {
+      double[] values = c.values();
+      for (int i = 0; i < sums.length; i++) {
+        if (!Double.isNaN(values[i])) {
+          sums[i] += values[i];
+          counts[i]++;
+        }
+      }
+    }
+    for (int i = 0; i < sums.length; i++) {
+      sums[i] = counts[i] == 0 ? Double.NaN : sums[i] / counts[i];
+    }
+    return sums;
   }
 
   private RunAnalysis analyse() {
@@ -53,15 +134,41 @@ public final class RunAnalyser {
                   ", ", log.channels().stream().limit(12).map(c -> "\"" + c.name() + "\"").toList())
               + ".");
     }
-    double[] mean = average(cores);
-    double[] hottest = highest(cores);
     double[] power = only(Role.POWER);
     double[] clock = mean(Role.CLOCK);
-    double[] room = only(Role.ROOM);
-    LoadStretch load = load(mean, power);
+    double[] room = room();
+    boolean gaps = !log.disbelieved().orElse(List.of()).isEmpty() || !without.isEmpty();
+    LoadStretch load;
+    if (gaps) {
+      load = load(rough(), power);
+      leaveOut(load);
+      if (cores.isEmpty()) {
+        return unfit(
+            load,
+            Throttling.of(log, load, new double[log.size()], null),
+            "most of its temperatures under load cannot be, so no core counts");
+      }
+    } else {
+      load = null;
+    }
+    double[] mean = average(cores);
+    double[] hottest = highest(cores);
+    if (load == null) {
+      load = load(mean, power);
+    }
     Throttling throttling = Throttling.of(log, load, hottest, clock);
     double[] rise = rise(mean, room);
     int[] under = present(rise, load);
+    if (gaps && under.length < (1 - MOST_LOST) * (load.to() - load.from())) {
+      return unfit(
+          load,
+          throttling,
+          "in "
+              + Math.round(100 - 100.0 * under.length / (load.to() - load.from()))
+              + " % of its samples under load a reading cannot be (at most "
+              + Math.round(100 * MOST_LOST)
+              + " %)");
+    }
     if (under.length < 2 * BatchMeans.FEWEST) {
       return unfit(
           load,
@@ -140,6 +247,7 @@ public final class RunAnalyser {
         secondsOf(throttling.samples()),
         countOf(throttling.samples()),
         throttledShare,
+        leftOut,
         remarks);
   }
 
@@ -150,16 +258,21 @@ public final class RunAnalyser {
    * @return empty if the log does not show it, or no split can be told
    */
   public static Optional<StepResponse> step(RunLog log, OptionalDouble room) {
-    RunAnalyser run = new RunAnalyser(log, room);
+    RunAnalyser run = new RunAnalyser(log, room, Set.of());
+    if (run.cores.isEmpty()) {
+      return Optional.empty();
+    }
+    double[] power = run.only(Role.POWER);
+    LoadStretch load = run.load(run.rough(), power);
+    run.leaveOut(load);
     if (run.cores.isEmpty()) {
       return Optional.empty();
     }
     double[] mean = run.average(run.cores);
-    double[] power = run.only(Role.POWER);
-    LoadStretch load = run.load(mean, power);
-    Throttling throttling = Throttling.of(log, load, run.highest(run.cores), run.mean(Role.CLOCK));
+    Throttling throttling =
+        Throttling.of(run.log, load, run.highest(run.cores), run.mean(Role.CLOCK));
     return StepResponse.of(
-        log.seconds(), run.rise(mean, run.only(Role.ROOM)), power, load, throttling.samples());
+        run.log.seconds(), run.rise(mean, run.room()), power, load, throttling.samples());
   }
 
   private LoadStretch load(double[] mean, double[] power) {
@@ -204,6 +317,7 @@ public final class RunAnalyser {
         secondsOf(throttling.samples()),
         countOf(throttling.samples()),
         0,
+        leftOut,
         remarks);
   }
 
@@ -231,9 +345,46 @@ public final class RunAnalyser {
     }
   }
 
+  /** The channel of a role, or null if there is none with a reading. */
   private double[] only(Role role) {
     List<Channel> found = log.with(role);
-    return found.isEmpty() ? null : found.get(0).values();
+    if (found.isEmpty()) {
+      return null;
+    }
+    double[] values = found.get(0).values();
+    for (double v : values) {
+      if (!Double.isNaN(v)) {
+        return values;
+      }
+    }
+    return null;
+  }
+
+  /**
+   * Room air, which changes slowly, so a gap takes the reading before it, or the first there is.
+   */
+  private double[] room() {
+    double[] values = only(Role.ROOM);
+    if (values == null) {
+      if (!log.with(Role.ROOM).isEmpty()) {
+        remarks.add("The room's column holds no reading that can be.");
+      }
+      return null;
+    }
+    double[] filled = values;
+    for (int i = 1; i < values.length; i++) {
+      if (Double.isNaN(filled[i])) {
+        filled = filled == values ? values.clone() : filled;
+        filled[i] = filled[i - 1];
+      }
+    }
+    for (int i = values.length - 2; i >= 0; i--) {
+      if (Double.isNaN(filled[i])) {
+        filled = filled == values ? values.clone() : filled;
+        filled[i] = filled[i + 1];
+      }
+    }
+    return filled;
   }
 
   /** Mean over channels; a sample that lacks a channel would shift it, so it does not count. */

@@ -32,6 +32,7 @@ import java.util.Optional;
  * @param throttledSeconds time under load left out as throttled
  * @param throttledSamples samples under load left out as throttled
  * @param throttledInSettled share of the settled part that was throttled, 0 to 1
+ * @param leftOut names of cores that do not count
  * @param remarks what a person should know of this run, a sentence each
  */
 public record RunAnalysis(
@@ -58,6 +59,7 @@ public record RunAnalysis(
     double throttledSeconds,
     int throttledSamples,
     double throttledInSettled,
+    List<String> leftOut,
     List<String> remarks) {
   /**
    * Means of the settled part; not a number where the log does not say.
@@ -81,6 +83,7 @@ public record RunAnalysis(
     figures = Map.copyOf(figures);
     coreFigures = List.copyOf(coreFigures);
     coreCelsius = List.copyOf(coreCelsius);
+    leftOut = List.copyOf(leftOut);
     remarks = List.copyOf(remarks);
   }
 
@@ -137,6 +140,7 @@ public record RunAnalysis(
         throttledSeconds,
         throttledSamples,
         throttledInSettled,
+        leftOut,
         remarks);
   }
 

@@ -2,6 +2,7 @@ package dev.ambershim.core.runlog;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * One log as it was read.
@@ -10,11 +11,29 @@ import java.util.Map;
  * @param seconds time of each sample since the first, never falling; shared, not to be written
  * @param channels the columns that hold figures
  * @param notes how it was read
+ * @param disbelieved the readings that were taken out because they cannot be; empty until they were
+ *     looked for
  */
-public record RunLog(String fileName, double[] seconds, List<Channel> channels, ReadNotes notes) {
-  /** Copies its list. */
+public record RunLog(
+    String fileName,
+    double[] seconds,
+    List<Channel> channels,
+    ReadNotes notes,
+    Optional<List<Disbelieved>> disbelieved) {
+  /** Copies its lists. */
   public RunLog {
     channels = List.copyOf(channels);
+    disbelieved = disbelieved.map(List::copyOf);
+  }
+
+  /** A log as it was read. */
+  public RunLog(String fileName, double[] seconds, List<Channel> channels, ReadNotes notes) {
+    this(fileName, seconds, channels, notes, Optional.empty());
+  }
+
+  /** The same log with gaps in place of readings that cannot be. */
+  public RunLog believed() {
+    return disbelieved.isPresent() ? this : Credible.of(this);
   }
 
   /** The channels of a role, in the file's order. */

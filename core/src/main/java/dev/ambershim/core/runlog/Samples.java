@@ -41,6 +41,7 @@ final class Samples {
   private int odds;
   private int blanks;
   private int texts;
+  private boolean torn;
   private int cells;
 
   private final String[] repeatedNames;
@@ -84,6 +85,7 @@ final class Samples {
     odds = 0;
     blanks = 0;
     texts = 0;
+    torn = false;
     cells = 0;
   }
 
@@ -117,6 +119,7 @@ final class Samples {
     Column.Kind kind = columns[c].kind();
     blanks += kind == Column.Kind.BLANK ? 1 : 0;
     texts += kind == Column.Kind.TEXT ? 1 : 0;
+    torn |= kind == Column.Kind.TEXT && columns[c].text().indexOf('\uFFFD') >= 0;
     for (int t = 0; t < timeColumns.length; t++) {
       if (timeColumns[t] == c) {
         times[t] = TimeText.of(columns[c].text());
@@ -193,8 +196,13 @@ final class Samples {
   /** Keeps the line, unless it is cut off or a remark, with no sample to give. */
   private boolean keep(int line) {
     int filled = width - blanks;
+    // What a slip of the writer tore is no sample.
     boolean usable =
-        cells * 2 > width && cells <= width + 2 && filled > texts && (filled - texts) * 2 >= filled;
+        !torn
+            && cells * 2 > width
+            && cells <= width + 2
+            && filled > texts
+            && (filled - texts) * 2 >= filled;
     if (!usable) {
       return false;
     }
@@ -271,7 +279,7 @@ final class Samples {
         };
   }
 
-  RunLog finish(String encoding, List<String> remarks, int rowsDropped) {
+  RunLog finish(String encoding, String words, List<String> remarks, int rowsDropped) {
     flush();
     if (size == 0) {
       throw new Problem(
@@ -316,7 +324,7 @@ final class Samples {
                 + shorten(column.firstBad())
                 + "\".");
       }
-      channels.add(channel(c, time.kept()));
+      channels.add(channel(c, time.kept(), remarks));
     }
     if (wordy > 0) {
       remarks.add(LogReader.count(wordy, "column") + " without numbers left out.");
@@ -330,13 +338,7 @@ final class Samples {
     }
     ReadNotes notes =
         new ReadNotes(
-            encoding,
-            dialect.words(),
-            dialect.decimalComma(),
-            time.kept().length,
-            dropped,
-            bad,
-            remarks);
+            encoding, words, dialect.decimalComma(), time.kept().length, dropped, bad, remarks);
     return new RunLog(fileName, time.seconds(), keepOneOfEach(channels), notes);
   }
 
@@ -380,7 +382,7 @@ final class Samples {
     return high - low;
   }
 
-  private Channel channel(int c, int[] kept) {
+  private Channel channel(int c, int[] kept, List<String> remarks) {
     double[] values = columns[c].take(kept);
     double low = Double.POSITIVE_INFINITY;
     double high = Double.NEGATIVE_INFINITY;
@@ -400,28 +402,31 @@ final class Samples {
     String unit = header.units()[c].isEmpty() ? columns[c].unit() : header.units()[c];
     boolean flag = columns[c].hasFlags() || binary;
     RoleGuess guess = RoleGuess.of(name, unit, low, high, flag);
-    if (unit.equals("°F")) {
-      scale(values, 1 / 1.8, -32 / 1.8);
-      unit = "°C";
-    } else if (unit.equals("GHz") || (guess.role() == Role.CLOCK && unit.isEmpty() && high < 20)) {
-      scale(values, 1000, 0);
-      unit = "MHz";
-    } else if (unit.equals("mV")) {
-      scale(values, 1e-3, 0);
-      unit = "V";
+    Scale scale = Scale.of(unit, guess.role(), low, high);
+    scale.apply(values);
+    if (!scale.remark().isEmpty()) {
+      remarks.add("\"" + shorten(name) + "\" " + scale.remark());
     }
+    unit = scale.unit();
     return new Channel(name, unit, guess.role(), guess.confidence(), values);
-  }
-
-  private static void scale(double[] values, double factor, double offset) {
-    for (int i = 0; i < values.length; i++) {
-      values[i] = values[i] * factor + offset;
-    }
   }
 
   /** Roles that can stand only once go to the surest channel. */
   private static List<Channel> keepOneOfEach(List<Channel> channels) {
     List<Channel> result = new ArrayList<>(channels);
+    // Where clocks are logged as they are and as an average, the average is worse.
+    double clock =
+        channels.stream()
+            .filter(c -> c.role() == Role.CLOCK)
+            .mapToDouble(Channel::confidence)
+            .max()
+            .orElse(0);
+    for (int i = 0; i < result.size(); i++) {
+      Channel c = result.get(i);
+      if (c.role() == Role.CLOCK && c.confidence() < clock - 0.22) {
+        result.set(i, new Channel(c.name(), c.unit(), Role.UNUSED, 0.6, c.values()));
+      }
+    }
     for (Role role : Role.values()) {
       if (!role.single()) {
         continue;

@@ -5,6 +5,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
@@ -39,8 +40,20 @@ record TimeText(Kind kind, double seconds, double dayFirstSeconds, Order order) 
 
   private static final Pattern NAMED =
       Pattern.compile(
-          "(.*[^a-z])?(time|date|timestamp|datetime|elapsed|zeit|uhrzeit|datum|t)([^a-z].*)?"
+          "(.*[^a-z])?(time|date|timestamp|datetime|elapsed|unix|epoch|ts|t)([^a-z0-9].*)?"
               + "|(elapsed )?(s|sec|secs|seconds|ms)");
+
+  /** As the system's clock command prints it: "Sat Nov 28 19:10:49 UTC 2026". */
+  private static final Pattern CLOCK_COMMAND =
+      Pattern.compile(
+          "\\p{L}{2,4}[.,]? +(?:(\\p{L}{3,4})[. ]+(\\d{1,2})|(\\d{1,2})[. ]+(\\p{L}{3,9})(?: (\\d{4}))?)[, ]+"
+              + "(\\d{1,2}:\\d{2}:\\d{2}(?: ?[AaPp][Mm])?)(?: [A-Z]{2,5}| [-+]\\d{2,4})?(?: (\\d{4}))?");
+
+  private static final Pattern DECORATION = Pattern.compile("^[^\\p{L}\\p{N}]+|[^\\p{L}\\p{N}]+$");
+  private static final Pattern TIME_LABEL =
+      Pattern.compile("(?i)(time|date|timestamp|datetime|at|zeit|sample( at)?)\\s*[:=]?\\s+");
+  private static final Pattern SINCE_1970 =
+      Pattern.compile("\\d{9,10}([.,]\\d+)?|\\d{13}|\\d{16}|\\d{19}");
 
   /** How months begin in English, German, French, Spanish, Italian, Dutch and Portuguese. */
   private static final List<List<String>> MONTHS =
@@ -62,7 +75,24 @@ record TimeText(Kind kind, double seconds, double dayFirstSeconds, Order order) 
 
   /** Whether a column of this name holds time. */
   static boolean named(String name) {
-    return NAMED.matcher(name.toLowerCase(Locale.ROOT)).matches();
+    return NAMED.matcher(name.toLowerCase(Locale.ROOT)).matches()
+        || NAMED.matcher(ColumnWords.plain(name)).matches();
+  }
+
+  /**
+   * The time that a line of text holds and nothing else, with what is drawn around it taken off, as
+   * a cell that reads as time; empty if it holds none.
+   */
+  static String line(String text) {
+    if (text.length() > 80) {
+      return "";
+    }
+    String bare = DECORATION.matcher(text).replaceAll("");
+    Matcher label = TIME_LABEL.matcher(bare);
+    if (label.lookingAt()) {
+      bare = bare.substring(label.end());
+    }
+    return SINCE_1970.matcher(bare).matches() || of(bare).isTime() ? bare : "";
   }
 
   boolean isTime() {
@@ -92,6 +122,17 @@ record TimeText(Kind kind, double seconds, double dayFirstSeconds, Order order) 
     String text = cell.strip();
     if (text.length() < 4) {
       return NONE;
+    }
+    if (Character.isLetter(text.charAt(0))) {
+      Matcher clock = CLOCK_COMMAND.matcher(text);
+      if (clock.matches()) {
+        String month = clock.group(1) == null ? clock.group(4) : clock.group(1);
+        String day = clock.group(2) == null ? clock.group(3) : clock.group(2);
+        String year = clock.group(7) == null ? clock.group(5) : clock.group(7);
+        return year == null
+            ? NONE
+            : new Scanner(month + " " + day + ", " + year + " " + clock.group(6)).read();
+      }
     }
     Scanner scan = new Scanner(text);
     return scan.read();

@@ -192,7 +192,19 @@ public final class ProbeTable {
         }
         value[axis] *= factor[axis];
       }
-      return new ProbedPoint(value[0], value[1], value[2]);
+      ProbedPoint point = new ProbedPoint(value[0], value[1], value[2]);
+      if (!point.canBe()) {
+        throw new Problem(
+            "probe.unit",
+            Place.line(file, line),
+            "The point " + value[0] + ", " + value[1] + " mm at " + value[2] + " µm cannot be.",
+            "Give x and y within "
+                + (int) ProbedPoint.MOST_MILLIMETRES
+                + " mm and the height within "
+                + (int) ProbedPoint.MOST_MICROMETRES
+                + " µm; look for a wrong unit in the header.");
+      }
+      return point;
     }
   }
 }

@@ -9,9 +9,13 @@ import dev.ambershim.desktop.shell.ShellModel;
 import dev.ambershim.desktop.shell.ShellView;
 import dev.ambershim.desktop.work.Failures;
 import dev.ambershim.desktop.work.FilePicker;
+import dev.ambershim.logbook.store.Copies;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -30,7 +34,7 @@ public final class DesktopApp extends Application {
   /** The frame in which all is there, what lies below the fold too. */
   private static final int WHOLE_WINDOW = 16;
 
-  private final ShellModel model = new ShellModel();
+  private ShellModel model = new ShellModel();
   private CompletableFuture<Void> shown;
 
   /** Starts and runs until the window is closed. */
@@ -74,6 +78,7 @@ public final class DesktopApp extends Application {
     if (!how.demo()) {
       Window.restore(stage, opened.preferences().window());
     }
+    model.keeping().onRestored(again -> showAnew(stage, again));
     model.begin(opened);
     Frames.later(
         WHOLE_WINDOW,
@@ -98,14 +103,46 @@ public final class DesktopApp extends Application {
     }
   }
 
+  /** A window on the logbook as it is after a copy was put in its place. */
+  private void showAnew(Stage stage, Opened opened) {
+    model.close();
+    model = new ShellModel();
+    Scene scene = Window.scene(model, FilePicker.over(stage));
+    Window.show(stage, scene, model);
+    model.keeping().onRestored(again -> showAnew(stage, again));
+    model.begin(opened);
+    model.say("The copy is in place. What was there before lies in the logbook's folder.");
+  }
+
+  /** Puts the last copy back that holds jobs, and opens the logbook again. */
+  private Button restoring(Stage stage, Scene scene, LaunchOptions how) {
+    Button restore = new Button("Put the last copy back");
+    restore.setId("restore-last");
+    restore.setOnAction(
+        e -> {
+          ((ShellView) scene.getRoot()).closeSheet();
+          CompletableFuture<Opened> again =
+              CompletableFuture.supplyAsync(
+                  () -> {
+                    Copies.restore(how.logbook(), Optional.empty(), Clock.systemUTC());
+                    return Opening.start(how).join();
+                  });
+          wait(stage, scene, again, how);
+        });
+    return restore;
+  }
+
   /** Says why the logbook did not open; a busy one can be looked at. */
   private void ask(Stage stage, Scene scene, Throwable failure, LaunchOptions how) {
     Failures.logTo(how.logbook());
     LoggerFactory.getLogger(DesktopApp.class).error("the logbook did not open", failure);
     ShellView shell = (ShellView) scene.getRoot();
-    boolean busy = failure instanceof Problem p && p.key().equals("logbook.busy");
+    Throwable cause = failure instanceof CompletionException ? failure.getCause() : failure;
+    String key = cause instanceof Problem p ? p.key() : "";
+    boolean busy = key.equals("logbook.busy");
     HBox buttons = new HBox(10);
-    if (busy) {
+    boolean denied = key.equals("logbook.denied") || key.equals("logbook.folder");
+    if (busy || (denied && Files.isReadable(how.logbook().resolve("logbook.sqlite")))) {
       Button look = new Button("Open read-only");
       look.setId("open-read-only");
       look.setDefaultButton(true);
@@ -118,13 +155,25 @@ public final class DesktopApp extends Application {
           });
       buttons.getChildren().add(look);
     }
+    if (key.equals("logbook.damaged")
+        && Copies.of(how.logbook()).stream().anyMatch(c -> c.jobs() > 0)) {
+      buttons.getChildren().add(restoring(stage, scene, how));
+    }
     Button quit = new Button("Quit");
     quit.setId("quit");
     quit.setOnAction(e -> Platform.exit());
     buttons.getChildren().add(quit);
     shell.showQuestion(
         busy ? "This logbook is already open" : "The logbook did not open",
-        new VBox(14, Labels.wrapped(failure.getMessage()), buttons));
+        new VBox(
+            14,
+            Labels.wrapped(
+                cause instanceof Problem
+                    ? cause.getMessage()
+                    : "Something in it was not foreseen ("
+                        + cause.getClass().getSimpleName()
+                        + ")."),
+            buttons));
   }
 
   @Override

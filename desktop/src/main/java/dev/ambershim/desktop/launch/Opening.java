@@ -18,6 +18,8 @@ import java.util.stream.Stream;
 
 /** Opens a logbook on a thread of its own, so that JavaFX can start meanwhile. */
 public final class Opening {
+  private static final String SCRATCH = "amber-shim-demo-";
+
   private Opening() {}
 
   /** Opens the logbook that the options ask for. */
@@ -53,6 +55,7 @@ public final class Opening {
   /** The demo in a scratch folder that goes when the process ends. */
   public static Logbook demo() {
     try {
+      thread("old scratch folders", Opening::removeOld);
       Path scratch = scratch();
       Runtime.getRuntime().addShutdownHook(new Thread(() -> remove(scratch)));
       Path ready = Path.of(System.getProperty(Theme.READY, ""), "demo", "logbook.sqlite");
@@ -72,10 +75,30 @@ public final class Opening {
 
   /** A folder of this process, for the person only; the usual way seeds a random source for it. */
   private static Path scratch() throws IOException {
-    String name = "amber-shim-demo-" + ProcessHandle.current().pid() + "-" + System.nanoTime();
+    String name = SCRATCH + ProcessHandle.current().pid() + "-" + System.nanoTime();
     return Files.createDirectory(
         Path.of(System.getProperty("java.io.tmpdir"), name),
         PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------")));
+  }
+
+  /** Scratch folders of demos whose process is gone, as after a crash. */
+  private static void removeOld() {
+    Path temporary = Path.of(System.getProperty("java.io.tmpdir"));
+    try (Stream<Path> all = Files.list(temporary)) {
+      for (Path folder : all.filter(f -> named(f)).toList()) {
+        String[] parts = folder.getFileName().toString().substring(SCRATCH.length()).split("-", -1);
+        boolean runs = ProcessHandle.of(Long.parseLong(parts[0])).isPresent();
+        if (!runs && Files.isDirectory(folder)) {
+          remove(folder);
+        }
+      }
+    } catch (IOException ignored) {
+      // They harm nobody.
+    }
+  }
+
+  private static boolean named(Path folder) {
+    return folder.getFileName().toString().matches(SCRATCH + "\\d{1,9}-\\d+");
   }
 
   private static void remove(Path folder) {

@@ -5,6 +5,7 @@ import dev.ambershim.desktop.bench.BenchView;
 import dev.ambershim.desktop.clean.CleanView;
 import dev.ambershim.desktop.close.CloseView;
 import dev.ambershim.desktop.coat.CoatView;
+import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.desktop.lap.LapView;
 import dev.ambershim.desktop.measure.MeasureView;
 import dev.ambershim.desktop.open.OpenView;
@@ -60,6 +61,7 @@ public final class Window {
                     Stage.PROVE,
                     () -> new ProveView(model, view)),
             view -> new BenchView(model, view));
+    model.setExample(DemoWorkshop::fill);
     await(fonts);
     scene.setRoot(shell);
     model.themeProperty().addListener((o, was, is) -> is.dress(scene));

@@ -7,7 +7,7 @@ import javafx.scene.input.KeyEvent;
 /** Every action of the shell with its key. The key map and the window are made from this list. */
 enum Key {
   KEYS("F1", "show or hide this key map", ShellView::toggleKeys),
-  NEW_JOB("Ctrl+N", "begin a new job", ShellView::showLogbook),
+  NEW_JOB("Ctrl+N", "begin a new job", ShellView::showNewJob),
   LOGBOOK("Ctrl+L", "all jobs: open, search, begin", ShellView::showLogbook),
   BEFORE_LOGS("Ctrl+O", "add logs from before the work", ShellView::pickBefore),
   AFTER_LOGS("Ctrl+Shift+O", "add logs from after the work", ShellView::pickAfter),

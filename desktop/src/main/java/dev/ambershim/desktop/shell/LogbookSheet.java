@@ -69,7 +69,7 @@ final class LogbookSheet {
           open.run();
         });
     list.getSelectionModel().selectFirst();
-    return new VBox(10, search, list, begin(model, close));
+    return new VBox(10, search, list, begin(model, close), CopiesPane.row(model, close));
   }
 
   private static Node begin(ShellModel model, Runnable close) {

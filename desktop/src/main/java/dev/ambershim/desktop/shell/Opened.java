@@ -8,9 +8,12 @@ import dev.ambershim.logbook.store.JobHead;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.StoredJob;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /**
  * A logbook with the job that was open last, worked out and ready to show.
@@ -21,6 +24,8 @@ import java.util.Optional;
  * @param stored the job to show, if there is any
  * @param logs its logs by hash
  * @param assessment what follows from it
+ * @param trouble why the last job is not shown, if it could not be opened
+ * @param lost whether it held jobs the last time it was open, and holds none
  */
 public record Opened(
     Logbook logbook,
@@ -28,8 +33,13 @@ public record Opened(
     List<JobHead> jobs,
     Optional<StoredJob> stored,
     Map<String, RunLog> logs,
-    Optional<Assessment> assessment) {
-  /** Reads a logbook's last job and works it out; takes as long as that takes. */
+    Optional<Assessment> assessment,
+    Optional<Trouble> trouble,
+    boolean lost) {
+  /**
+   * Reads a logbook's last job and works it out; takes as long as that takes. Whatever is wrong
+   * with that job, the logbook opens.
+   */
   public static Opened of(Logbook logbook) {
     Preferences preferences = Preferences.of(logbook);
     List<JobHead> jobs = logbook.list();
@@ -38,24 +48,67 @@ public record Opened(
     if (id.isEmpty()) {
       id = jobs.stream().map(JobHead::id).findFirst();
     }
-    Optional<StoredJob> stored = id.map(logbook::load);
     Map<String, RunLog> logs = new HashMap<>();
-    stored.ifPresent(s -> fetch(logbook, s, logs));
-    Optional<Assessment> assessment =
-        stored.map(s -> Assessment.of(s.job(), logs, preferences.notation()));
-    return new Opened(logbook, preferences, jobs, stored, logs, assessment);
+    if (id.isEmpty()) {
+      return new Opened(
+          logbook,
+          preferences,
+          jobs,
+          Optional.empty(),
+          logs,
+          Optional.empty(),
+          Optional.empty(),
+          logbook.lostItsJobs());
+    }
+    try {
+      StoredJob stored = logbook.load(id.get());
+      fetch(logbook, stored, logs);
+      Assessment assessment = Assessment.of(stored.job(), logs, preferences.notation());
+      return new Opened(
+          logbook,
+          preferences,
+          jobs,
+          Optional.of(stored),
+          logs,
+          Optional.of(assessment),
+          Optional.empty(),
+          false);
+    } catch (RuntimeException | Error failure) {
+      Trouble trouble = Trouble.of(id.get(), title(jobs, id.get()), failure);
+      return new Opened(
+          logbook,
+          preferences,
+          jobs,
+          Optional.empty(),
+          Map.of(),
+          Optional.empty(),
+          Optional.of(trouble),
+          false);
+    }
+  }
+
+  static String title(List<JobHead> jobs, String id) {
+    return jobs.stream().filter(j -> j.id().equals(id)).map(JobHead::title).findFirst().orElse("");
   }
 
   /** Brings the logs of a job that are not there yet; an unreadable one stays away. */
   static void fetch(Logbook logbook, StoredJob stored, Map<String, RunLog> logs) {
-    for (RunEntry run : stored.job().runs()) {
-      if (!logs.containsKey(run.sha256())) {
-        try {
-          logs.put(run.sha256(), logbook.log(run));
-        } catch (Problem unreadable) {
-          logs.remove(run.sha256()); // the job stays usable without this log
-        }
-      }
-    }
+    Map<String, RunEntry> wanted = new LinkedHashMap<>();
+    stored.job().runs().stream()
+        .filter(run -> !logs.containsKey(run.sha256()))
+        .forEach(run -> wanted.putIfAbsent(run.sha256(), run));
+    Map<String, RunLog> read = new ConcurrentHashMap<>();
+    // Unpacking takes longer than fetching, so many are unpacked side by side.
+    Stream<RunEntry> runs =
+        wanted.size() < 8 ? wanted.values().stream() : wanted.values().parallelStream();
+    runs.forEach(
+        run -> {
+          try {
+            read.put(run.sha256(), logbook.log(run));
+          } catch (Problem unreadable) {
+            read.remove(run.sha256()); // the job stays usable without this log
+          }
+        });
+    logs.putAll(read);
   }
 }

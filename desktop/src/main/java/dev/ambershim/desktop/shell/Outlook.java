@@ -47,9 +47,9 @@ public record Outlook(
   /** Works it out; not for the JavaFX thread. */
   static Outlook of(Job job, String id, Logbook logbook, Instant now, ZoneId zone) {
     List<Job> jobs = new ArrayList<>();
-    logbook.list().stream()
-        .filter(head -> !head.id().equals(id))
-        .forEach(head -> jobs.add(logbook.load(head.id()).job()));
+    logbook
+        .jobs()
+        .forEach((key, other) -> jobs.addAll(key.equals(id) ? List.of() : List.of(other)));
     jobs.add(job);
     List<ShelfItem> shelf = Shelf.of(logbook);
     List<Use> used = Shelf.used(jobs);

@@ -36,7 +36,10 @@ final class Shelf extends HBox {
                         .otherwise(
                             Bindings.when(model.readOnlyProperty())
                                 .then("Read-only")
-                                .otherwise("All changes saved"))));
+                                .otherwise(
+                                    Bindings.when(model.waitingProperty())
+                                        .then("Not saved: the disk is full")
+                                        .otherwise("All changes saved")))));
     saved.setMinWidth(120);
     TimerChips timers = new TimerChips(model.workbench().timers(), "shelf-timer");
     timers.setPrefWrapLength(560);

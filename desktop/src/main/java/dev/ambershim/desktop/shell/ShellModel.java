@@ -9,13 +9,16 @@ import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Choice;
 import dev.ambershim.core.job.Field;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.job.Tries;
 import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.procedure.Moment;
 import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.desktop.theme.Theme;
 import dev.ambershim.desktop.work.Work;
@@ -32,7 +35,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.DoubleProperty;
@@ -70,6 +75,11 @@ public final class ShellModel implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Notation> notation = new ReadOnlyObjectWrapper<>();
   private final ObservableList<JobHead> jobs = FXCollections.observableArrayList();
   private final List<Message> history = new ArrayList<>();
+  private final ReadOnlyObjectWrapper<Trouble> trouble = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyBooleanWrapper lost = new ReadOnlyBooleanWrapper(false);
+  private final ReadOnlyBooleanWrapper waiting = new ReadOnlyBooleanWrapper(false);
+  private final Keeping keeping = new Keeping(this);
+  private Consumer<Logbook> example = logbook -> {};
   private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
   private final Assessing assessing = new Assessing();
@@ -103,6 +113,7 @@ public final class ShellModel implements AutoCloseable {
   /** Goes on with an opened logbook. */
   public void begin(Opened from) {
     logbook = from.logbook();
+    keeping.begin(logbook);
     readOnly.set(logbook.readOnly());
     logs.putAll(from.logs());
     theme.set(from.preferences().theme());
@@ -111,12 +122,14 @@ public final class ShellModel implements AutoCloseable {
     jobs.setAll(from.jobs());
     from.assessment().ifPresent(assessment::set);
     from.stored().ifPresent(this::take);
+    trouble.set(from.trouble().orElse(null));
     boolean judged = from.assessment().filter(a -> a.comparison().isPresent()).isPresent();
     opened.set(true);
     stage.set(judged ? Stage.PROVE : Stage.WEIGH);
     if (logbook.readOnly()) {
-      say("This logbook is open in another window, so it is read-only here.");
+      say("This logbook is read-only here: it is open elsewhere, or you asked for that.");
     }
+    lost.set(from.lost());
   }
 
   private void take(StoredJob now) {
@@ -132,6 +145,12 @@ public final class ShellModel implements AutoCloseable {
   private void hear(Problem problem) {
     note(new Message(problem.getMessage(), true));
     unsaved = 0;
+    if (problem.key().equals("disk.full") && stored.get() != null) {
+      // What was typed stays on screen, and is kept with the next change or the next try.
+      waiting.set(!job.get().equals(stored.get().job()));
+      keeping.later(this::saveAgain);
+      return;
+    }
     // What is on screen must be what is kept, so after a failure the kept state is shown again.
     if (stored.get() != null && !job.get().equals(stored.get().job())) {
       take(stored.get());
@@ -139,9 +158,30 @@ public final class ShellModel implements AutoCloseable {
     }
   }
 
+  /** Tries again to keep what a full disk did not take. */
+  private void saveAgain() {
+    if (waiting.get() && stored.get() != null) {
+      Job typed = job.get();
+      String id = stored.get().id();
+      unsaved++;
+      work.submit(
+          "", progress -> step(logbook.edit(id, "after the disk was full", typed)), this::show);
+    }
+  }
+
+  /** Whether something typed is not kept yet, since the disk is full. */
+  public ReadOnlyBooleanProperty waitingProperty() {
+    return waiting.getReadOnlyProperty();
+  }
+
   /** Says a line on the shelf. */
   public void say(String text) {
     note(new Message(text, false));
+  }
+
+  /** Says a line about something that is wrong. */
+  void warn(String text) {
+    note(new Message(text, true));
   }
 
   private void note(Message said) {
@@ -151,15 +191,93 @@ public final class ShellModel implements AutoCloseable {
 
   /** Opens another job. */
   public void open(String id) {
+    opening(id, now -> Opened.fetch(logbook, now, logs));
+  }
+
+  /** Opens a job after its logs were read again from the files as they came. */
+  public void openReadAgain(String id) {
+    opening(
+        id,
+        now -> {
+          for (RunEntry run : now.job().runs()) {
+            logs.remove(run.sha256());
+          }
+          for (RunEntry run : now.job().runs()) {
+            if (!logs.containsKey(run.sha256())) {
+              logs.put(run.sha256(), logbook.readAnew(run));
+            }
+          }
+        });
+  }
+
+  /** Opens a job as if it had no logs. */
+  public void openWithoutRuns(String id) {
+    opening(id, now -> now.job().runs().forEach(run -> logs.remove(run.sha256())));
+  }
+
+  /** Opens a job; whatever goes wrong with it is that job's trouble and nobody else's. */
+  private void opening(String id, Consumer<StoredJob> fetch) {
     work.submit(
         "opening the job",
         progress -> {
-          StoredJob now = logbook.load(id);
-          logbook.keepSetting("lastJob", id);
-          Opened.fetch(logbook, now, logs);
-          return new Step(now, assessing.of(now.job(), logs, notation.get()), logbook.list());
+          try {
+            StoredJob now = logbook.load(id);
+            fetch.accept(now);
+            Step step =
+                new Step(now, assessing.of(now.job(), logs, notation.get()), logbook.list());
+            logbook.keepSetting("lastJob", id);
+            return new Outcome(step, null);
+          } catch (RuntimeException | Error failure) {
+            String title = Opened.title(logbook.list(), id);
+            return new Outcome(null, Trouble.of(id, title, failure));
+          }
         },
-        this::show);
+        outcome -> {
+          trouble.set(outcome.trouble());
+          if (outcome.step() != null) {
+            show(outcome.step());
+          }
+        });
+  }
+
+  /** A job that opened, or why it did not. */
+  private record Outcome(Step step, Trouble trouble) {}
+
+  /** Says how the example's jobs get into a logbook. */
+  public void setExample(Consumer<Logbook> filling) {
+    example = filling;
+  }
+
+  /** Takes the example's jobs into the logbook, to look around in, and opens the last of them. */
+  public void takeExample() {
+    work.submit(
+        "taking in the example",
+        progress -> {
+          example.accept(logbook);
+          return logbook.list();
+        },
+        taken -> {
+          jobs.setAll(taken);
+          if (!taken.isEmpty()) {
+            open(taken.get(0).id());
+          }
+          say("Two jobs of an invented bench are in your logbook. Begin your own with Ctrl+N.");
+        });
+  }
+
+  /** Takes a job out for good. */
+  public void remove(String id) {
+    work.submit(
+        "",
+        progress -> {
+          logbook.remove(id);
+          return logbook.list();
+        },
+        left -> {
+          jobs.setAll(left);
+          trouble.set(null);
+          say("The job is removed.");
+        });
   }
 
   /** A kept state with what follows from it. */
@@ -167,13 +285,18 @@ public final class ShellModel implements AutoCloseable {
 
   void show(Step step) {
     unsaved = Math.max(0, unsaved - 1);
+    waiting.set(false);
     if (unsaved == 0) {
       take(step.stored());
       assessment.set(step.assessment());
     } else {
       stored.set(step.stored());
     }
-    jobs.setAll(step.jobs());
+    // Two thousand jobs need not be laid out anew for each figure.
+    if (!jobs.equals(step.jobs())) {
+      jobs.setAll(step.jobs());
+    }
+    keeping.changed();
   }
 
   private Step step(StoredJob now) {
@@ -182,7 +305,9 @@ public final class ShellModel implements AutoCloseable {
 
   /** Begins a new job. */
   public void create(StartingPoint point, String title) {
-    String name = title.isBlank() ? "New chip" : title.strip();
+    String plain = title.replaceAll("\\p{Cntrl}+", " ").strip();
+    String whole = plain.isEmpty() ? "New chip" : plain;
+    String name = whole.substring(0, Math.min(whole.length(), JobRules.MOST_LETTERS));
     // Prices, worth and odds are the person's, not the chip's.
     Terms terms = job.get() == null ? Terms.USUAL : job.get().terms();
     work.submit(
@@ -285,9 +410,17 @@ public final class ShellModel implements AutoCloseable {
             RunLog log = LogReader.read(name, bytes, progress);
             String hash = Readings.sha256(bytes);
             StoredJob now = logbook.load(id);
+            if (now.job().runs().size() >= JobRules.MOST_RUNS) {
+              throw new Problem(
+                  "job.many",
+                  Place.file(name),
+                  "The job has " + JobRules.MOST_RUNS + " runs; more are not taken.",
+                  "Begin a second job for the next ones.");
+            }
             if (now.job().runs(to).stream().anyMatch(r -> r.sha256().equals(hash))) {
               return new Taken(step(now), name + " is already among the runs " + to.words() + ".");
             }
+            judge(log);
             logbook.attach(new Attachment(hash, name, bytes), Optional.of(log));
             logs.put(hash, log);
             RunEntry run = RunEntry.of(to, name, hash).withRoles(ShapeRoles.recall(logbook, log));
@@ -304,6 +437,45 @@ public final class ShellModel implements AutoCloseable {
   }
 
   private record Taken(Step step, String words) {}
+
+  /** Judges a log before it is kept: what cannot be judged must not lie in a job. */
+  private static void judge(RunLog log) {
+    try {
+      RunAnalyser.analyse(log, OptionalDouble.empty());
+    } catch (Problem toBePutRight) {
+      // Such as columns whose roles are to be said; its screen says so.
+      return;
+    } catch (RuntimeException fault) {
+      throw new Problem(
+          "run.fault",
+          Place.file(log.fileName()),
+          "This log cannot be judged: something in it was not foreseen. It was not taken in.",
+          "Export it anew, or a shorter stretch of it.",
+          fault);
+    }
+  }
+
+  /** The job that could not be opened, or null. */
+  public ReadOnlyObjectProperty<Trouble> troubleProperty() {
+    return trouble.getReadOnlyProperty();
+  }
+
+  /** Whether the logbook holds no job though it should. */
+  public ReadOnlyBooleanProperty lostProperty() {
+    return lost.getReadOnlyProperty();
+  }
+
+  /** Copies of the logbook, and putting one back. */
+  public Keeping keeping() {
+    return keeping;
+  }
+
+  /** Lets go of the logbook without closing it, for a window that goes on with it. */
+  Logbook handOver() {
+    Logbook given = logbook;
+    logbook = null;
+    return given;
+  }
 
   /** What is written out of the logbook and taken into it. */
   public Traffic traffic() {
@@ -404,7 +576,7 @@ public final class ShellModel implements AutoCloseable {
 
   /** What the logbook's jobs say of the person's own tries; not for the JavaFX thread. */
   public OwnRecord ownRecord() {
-    return Tries.of(logbook.list().stream().map(head -> logbook.load(head.id()).job()).toList());
+    return Tries.of(List.copyOf(logbook.jobs().values()));
   }
 
   /** Whether the logbook is there. */
@@ -488,6 +660,7 @@ public final class ShellModel implements AutoCloseable {
     workbench.close();
     reckoning.close();
     work.close();
+    keeping.close();
     if (logbook != null) {
       logbook.close();
     }

@@ -104,6 +104,15 @@ public final class ShellView extends StackPane {
                 middle.setVvalue(0);
               }
             });
+    model.troubleProperty().addListener((o, was, is) -> showTrouble(was, is));
+    model
+        .lostProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is) {
+                showSheet("Where are the jobs?", CopiesPane.afterLoss(model, this::closeSheet));
+              }
+            });
     showStage();
     Later.belowTheFold(
         model,
@@ -129,7 +138,8 @@ public final class ShellView extends StackPane {
     // The answer comes first, wherever the last stage was left.
     middle.setVvalue(0);
     if (model.openedProperty().get() && model.jobProperty().get() == null) {
-      middle.setContent(empty());
+      Trouble trouble = model.troubleProperty().get();
+      middle.setContent(trouble == null ? empty() : TroublePane.of(this, model, picker, trouble));
       return;
     }
     Stage stage = model.stageProperty().get();
@@ -140,12 +150,37 @@ public final class ShellView extends StackPane {
     middle.setContent(built.computeIfAbsent(stage, s -> stages.apply(this).get(s).get()).node());
   }
 
+  private void showTrouble(Trouble was, Trouble is) {
+    if (model.jobProperty().get() == null) {
+      showStage();
+    } else if (is != null) {
+      showSheet("This job did not open", TroublePane.of(this, model, picker, is));
+    } else if (was != null && sheet != null && sheet.lookup("#trouble") != null) {
+      closeSheet();
+    }
+  }
+
   private Node empty() {
+    if (!model.jobs().isEmpty()) {
+      Button pick = new Button("Pick a job  Ctrl+L");
+      pick.getStyleClass().add("next");
+      pick.setOnAction(e -> showLogbook());
+      VBox none = new VBox(14, Labels.wrapped("No job is open.", "answer"), new HBox(10, pick));
+      none.getStyleClass().add("stage");
+      return none;
+    }
     Button begin = new Button("Begin a job  Ctrl+N");
     begin.getStyleClass().add("next");
-    begin.setOnAction(e -> showLogbook());
+    begin.setOnAction(e -> showNewJob());
+    begin.setId("empty-begin");
+    Button look = new Button("Look at the example");
+    look.setId("empty-example");
+    look.setOnAction(e -> model.takeExample());
+    look.setDisable(model.readOnly());
+    begin.setDisable(model.readOnly());
     Button take = new Button("Take in a job bundle  Ctrl+I");
     take.setOnAction(e -> pickImport());
+    take.setDisable(model.readOnly());
     VBox box =
         new VBox(
             14,
@@ -153,7 +188,7 @@ public final class ShellView extends StackPane {
             Labels.wrapped(
                 "A job is one chip's story: what it is, how it ran before, what you did, how it runs"
                     + " after. Begin with the kind of chip; every figure can be put right later."),
-            new HBox(10, begin, take));
+            new HBox(10, begin, look, take));
     box.getStyleClass().add("stage");
     return box;
   }
@@ -251,6 +286,14 @@ public final class ShellView extends StackPane {
       closeSheet();
     } else {
       showSheet("Keys", KeysSheet.content());
+    }
+  }
+
+  /** The logbook with the caret in the new job's name, where Enter begins it. */
+  void showNewJob() {
+    showLogbook();
+    if (!model.readOnly()) {
+      sheet.lookup("#new-title").requestFocus();
     }
   }
 

@@ -56,8 +56,11 @@ public final class TimerBoard {
             "",
             progress -> {
               Map<JobHead, List<BenchTimer>> all = new HashMap<>();
+              List<String> timed = model.logbook().withTimers();
               for (JobHead head : model.logbook().list()) {
-                all.put(head, counting(model.logbook().load(head.id()).job()));
+                if (timed.contains(head.id())) {
+                  all.put(head, countingIn(head.id()));
+                }
               }
               boolean silent = "yes".equals(model.logbook().settings().get(MUTED));
               return new Kept(all, silent);
@@ -72,6 +75,15 @@ public final class TimerBoard {
                       });
               follow();
             });
+  }
+
+  /** A job that cannot be read keeps its timers to itself. */
+  private List<BenchTimer> countingIn(String id) {
+    try {
+      return counting(model.logbook().load(id).job());
+    } catch (RuntimeException unreadable) {
+      return List.of();
+    }
   }
 
   private record Kept(Map<JobHead, List<BenchTimer>> timers, boolean silent) {}

@@ -62,6 +62,11 @@ public final class Traffic {
     write("bundle", target, () -> JobBundle.write(model.logbook(), now, target));
   }
 
+  /** Writes a job out as it is kept, whether it can be read or not. */
+  public void writeAsItIs(String id, Path target) {
+    write("job", target, () -> JobBundle.writeAsItIs(model.logbook(), id, target));
+  }
+
   /** Writes a chart, or what else a task writes, into a file. */
   public void writeChart(Path target, Runnable task) {
     write("chart", target, task);

@@ -2,6 +2,8 @@ package dev.ambershim.desktop.work;
 
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
+import dev.ambershim.logbook.store.Logbook;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -101,7 +103,9 @@ public final class Work implements AutoCloseable {
             after = () -> done.accept(result);
           } catch (CancellationException e) {
             after = () -> {};
-          } catch (Exception e) {
+          } catch (Exception | Error e) {
+            // Whatever ends a task ends there: the line goes on, and the window is not busy for
+            // ever.
             Problem problem = problem(what, e);
             after = () -> onProblem.accept(problem);
           }
@@ -138,7 +142,19 @@ public final class Work implements AutoCloseable {
     return LoggerFactory.getLogger(Work.class);
   }
 
-  private static Problem problem(String what, Exception e) {
+  private static Problem problem(String what, Throwable e) {
+    Optional<Problem> full = Logbook.diskFull(e);
+    if (full.isPresent()) {
+      return full.get();
+    }
+    if (e instanceof OutOfMemoryError) {
+      return new Problem(
+          "memory",
+          Place.NOWHERE,
+          "There is not enough memory for this" + (what.isEmpty() ? "." : " (" + what + ")."),
+          "Nothing that was saved is lost. Take shorter logs or fewer runs.",
+          e);
+    }
     if (e instanceof Problem known) {
       log().info("{}", known.getMessage(), known.getCause());
       return known;

@@ -4,8 +4,11 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.procedure.Photo;
@@ -33,6 +36,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipOutputStream;
@@ -56,6 +61,29 @@ public final class JobBundle {
   /** Writes a job out of a logbook; the file appears whole or not at all. */
   public static void write(Logbook logbook, StoredJob stored, Path target) {
     WholeFile.write(target, bytes(logbook, stored.job()));
+  }
+
+  /**
+   * Writes what a logbook keeps of a job as it is kept, for a job that cannot be read: its document
+   * and every file that it names.
+   */
+  public static void writeAsItIs(Logbook logbook, String id, Path target) {
+    String document = logbook.document(id);
+    Map<String, byte[]> files = new TreeMap<>();
+    files.put("job.json", document.getBytes(StandardCharsets.UTF_8));
+    Matcher hashes = Pattern.compile("\\b[0-9a-f]{64}\\b").matcher(document);
+    while (hashes.find()) {
+      if (logbook.holds(hashes.group())) {
+        byte[] bytes = logbook.attachment(hashes.group()).bytes();
+        Optional<String> picture = Photos.ending(bytes);
+        files.put(
+            picture
+                .map(e -> "photos/" + hashes.group() + "." + e)
+                .orElse("logs/" + hashes.group() + ".log"),
+            bytes);
+      }
+    }
+    WholeFile.write(target, zipped(files));
   }
 
   /** A job's bundle as bytes. */
@@ -89,6 +117,10 @@ public final class JobBundle {
     }
     files.put("bundle.json", Json.pretty(manifest).getBytes(StandardCharsets.UTF_8));
     files.put("job.json", Json.write(job).getBytes(StandardCharsets.UTF_8));
+    return zipped(files);
+  }
+
+  private static byte[] zipped(Map<String, byte[]> files) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
       zip(files, out);
@@ -150,6 +182,11 @@ public final class JobBundle {
       throw refused("bundle.incomplete", name, "It holds no job.", null);
     }
     Job job = Json.read(name + ": job.json", new String(jobBytes, StandardCharsets.UTF_8));
+    try {
+      JobRules.sound(job);
+    } catch (Problem problem) {
+      throw problem.in(name + ": job.json");
+    }
     for (RunEntry run : job.runs()) {
       if (!run.sha256().matches("[0-9a-f]{64}")
           || !files.containsKey("logs/" + run.sha256() + ".log")) {
@@ -158,6 +195,7 @@ public final class JobBundle {
       }
     }
     Map<String, byte[]> photos = photosIn(name, job, files);
+    nothingElse(name, job, files);
     files.keySet().removeIf(at -> !at.startsWith("logs/"));
     for (Map<String, byte[]> some : List.of(files, photos)) {
       for (Map.Entry<String, byte[]> file : some.entrySet()) {
@@ -166,12 +204,15 @@ public final class JobBundle {
         }
       }
     }
-    // Damaged photos are refused before anything is kept.
+    // Damaged photos, and what cannot be judged, are refused before anything is kept.
     photos.forEach((at, bytes) -> Photos.scaled(name + ": " + at, bytes, Photos.THUMBNAIL));
     Map<String, String> names = names(job);
+    Map<String, Optional<RunLog>> read = new TreeMap<>();
+    files.forEach((at, bytes) -> read.put(hashIn(at), log(names.get(hashIn(at)), bytes)));
+    judge(name, job, read);
     for (Map.Entry<String, byte[]> log : files.entrySet()) {
       String hash = hashIn(log.getKey());
-      takeLog(logbook, hash, names.getOrDefault(hash, hash + ".log"), log.getValue());
+      logbook.attach(new Attachment(hash, names.get(hash), log.getValue()), read.get(hash));
     }
     for (Photo photo : photos(job)) {
       photos.forEach(
@@ -209,15 +250,42 @@ public final class JobBundle {
     return names;
   }
 
-  private static void takeLog(Logbook logbook, String hash, String name, byte[] bytes) {
-    Optional<RunLog> read;
+  private static Optional<RunLog> log(String name, byte[] bytes) {
     try {
-      read = Optional.of(LogReader.read(name, bytes));
+      return Optional.of(LogReader.read(name, bytes));
     } catch (Problem unreadable) {
       // The job came with it, so it stays with it; the job's screen says what is wrong.
-      read = Optional.empty();
+      return Optional.empty();
     }
-    logbook.attach(new Attachment(hash, name, bytes), read);
+  }
+
+  /** Works the job out, so that none is kept that cannot be shown. */
+  private static void judge(String name, Job job, Map<String, Optional<RunLog>> read) {
+    Map<String, RunLog> logs = new TreeMap<>();
+    read.forEach((hash, log) -> log.ifPresent(l -> logs.put(hash, l)));
+    try {
+      Assessment.of(job, logs, Notation.METRIC);
+    } catch (Problem problem) {
+      throw problem.in(name);
+    } catch (RuntimeException fault) {
+      throw refused("bundle.unjudged", name, "Its job cannot be worked out.", fault);
+    }
+  }
+
+  /** A bundle carries what its job names, and nothing besides. */
+  private static void nothingElse(String name, Job job, Map<String, byte[]> files) {
+    Set<String> named = new TreeSet<>(List.of("bundle.json", "job.json"));
+    job.runs().forEach(r -> named.add(r.sha256()));
+    photos(job).forEach(p -> named.add(p.sha256()));
+    for (String at : files.keySet()) {
+      if (!named.contains(at) && !(at.indexOf('/') > 0 && named.contains(hashIn(at)))) {
+        throw refused(
+            "bundle.unnamed",
+            name,
+            "It holds a file that its job does not name (" + at + ").",
+            null);
+      }
+    }
   }
 
   private static void checkManifest(String name, Map<String, byte[]> files) {

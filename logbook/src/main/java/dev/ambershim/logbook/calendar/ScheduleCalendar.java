@@ -39,6 +39,15 @@ public final class ScheduleCalendar {
    * @param written when it is written
    */
   public static byte[] of(Schedule schedule, String id, String title, Instant written) {
+    return calendar(schedule, plain(id), plain(title), written);
+  }
+
+  /** Text of RFC 5545 has no control characters but tab and the line ends that it escapes. */
+  private static String plain(String text) {
+    return text.replaceAll("[\\p{Cntrl}]+", " ").strip();
+  }
+
+  private static byte[] calendar(Schedule schedule, String id, String title, Instant written) {
     Calendar calendar = new Calendar();
     calendar.add(new ProdId("-//Amber Shim//schedule//EN"));
     calendar.add(ImmutableVersion.VERSION_2_0);
@@ -93,7 +102,7 @@ public final class ScheduleCalendar {
       words.append(words.isEmpty() ? "" : "\n").append(slot.step().title());
       slot.step().hold().ifPresent(h -> words.append(": ").append(h.check()));
     }
-    event.add(new Description(words.toString()));
+    event.add(new Description(words.toString().replaceAll("[\\p{Cntrl}&&[^\n]]+", " ")));
     VAlarm alarm = new VAlarm(Duration.ofMinutes(-15));
     alarm.add(new Action("DISPLAY"));
     alarm.add(new Description(first.title()));

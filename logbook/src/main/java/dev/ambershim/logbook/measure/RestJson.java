@@ -47,6 +47,15 @@ public final class RestJson {
           "It is not there or not two numbers.",
           "Say where the plate is pressed, such as [0, 0].");
     }
+    if (!(Math.abs(load.get(0).asDouble()) <= WIDEST
+        && Math.abs(load.get(1).asDouble()) <= WIDEST)) {
+      throw problem(
+          file,
+          "rest.unit",
+          "loadMillimetres",
+          "It lies too far out; this field is mm.",
+          "Give where the plate is pressed, such as [0, 0].");
+    }
     JsonNode all = node.path("features");
     if (!all.isArray()) {
       throw problem(

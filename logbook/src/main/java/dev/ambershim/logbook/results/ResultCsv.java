@@ -47,7 +47,7 @@ public final class ResultCsv {
   private static List<String> cells(RunResult run) {
     List<String> cells = new ArrayList<>();
     cells.add(run.entry().side().words());
-    cells.add(run.entry().fileName());
+    cells.add(Cell.text(run.entry().fileName()));
     cells.add(run.analysis().map(a -> a.unfit().isEmpty() ? "yes" : "no").orElse("no"));
     for (int i = cells.size(); i < HEADER.size(); i++) {
       int column = i;

@@ -12,6 +12,8 @@ import com.fasterxml.jackson.databind.deser.std.FromStringDeserializer;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.NullNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.ser.std.ToStringSerializer;
 import dev.ambershim.core.job.Job;
@@ -70,10 +72,25 @@ public final class Json {
   /** Any tree as indented JSON with Unix line ends. */
   public static String pretty(Object tree) {
     try {
-      return MAPPER.writeValueAsString(tree).replace("\r\n", "\n");
+      JsonNode node = tree instanceof JsonNode given ? given : MAPPER.valueToTree(tree);
+      return MAPPER.writeValueAsString(finite(node)).replace("\r\n", "\n");
     } catch (JsonProcessingException e) {
       throw new IllegalStateException(e);
     }
+  }
+
+  /** The tree with null for each figure that is none; JSON has no sign for it. */
+  private static JsonNode finite(JsonNode node) {
+    if (node instanceof ObjectNode object) {
+      object.properties().forEach(field -> field.setValue(finite(field.getValue())));
+    } else if (node instanceof ArrayNode array) {
+      for (int i = 0; i < array.size(); i++) {
+        array.set(i, finite(array.get(i)));
+      }
+    } else if (node.isFloatingPointNumber() && !Double.isFinite(node.doubleValue())) {
+      return NullNode.getInstance();
+    }
+    return node;
   }
 
   /**
@@ -110,6 +127,9 @@ public final class Json {
       }
       return job;
     } catch (JsonMappingException e) {
+      if (e.getCause() instanceof Problem problem) {
+        throw problem.in(name);
+      }
       throw new Problem(
           "job.unreadable",
           new Place(name, 0, 0, field(e)),

@@ -16,7 +16,9 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.format.DateTimeParseException;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,8 +33,11 @@ import org.sqlite.SQLiteConfig;
  * returns once the change is safely on disk. Safe for use from several threads.
  */
 public final class Logbook implements AutoCloseable {
-  private static final String FILE = "logbook.sqlite";
+  static final String FILE = "logbook.sqlite";
   private static final int SCHEMA = 2;
+
+  /** The file that remembers how many jobs there were. */
+  private static final String HELD = "jobs-held";
 
   private final Path folder;
   private final Access access;
@@ -40,6 +45,8 @@ public final class Logbook implements AutoCloseable {
   private final Connection connection;
   private final Jdbi jdbi;
   private final Clock clock;
+  private Map<String, Known> known = new HashMap<>();
+  private boolean changed;
 
   private Logbook(Path folder, Access access, WriterLock lock, Connection connection, Clock clock) {
     this.folder = folder;
@@ -63,8 +70,10 @@ public final class Logbook implements AutoCloseable {
     Connection connection = null;
     try {
       if (access == Access.WRITE) {
-        Files.createDirectories(folder);
+        OwnerOnly.make(folder);
+        requireRights(folder);
         lock = WriterLock.take(folder);
+        OwnerOnly.tighten(folder);
       } else if (!Files.exists(folder.resolve(FILE))) {
         throw new Problem(
             "logbook.missing",
@@ -75,8 +84,12 @@ public final class Logbook implements AutoCloseable {
       connection = connect(folder.resolve(FILE), access);
       Logbook logbook = new Logbook(folder, access, lock, connection, clock);
       logbook.bringUpToDate();
+      if (access == Access.WRITE) {
+        OwnerOnly.tighten(folder);
+      }
       return logbook;
-    } catch (IOException e) {
+    } catch (IOException | UncheckedIOException e) {
+      release(connection, lock);
       throw new Problem(
           "logbook.folder",
           Place.file(folder.toString()),
@@ -85,11 +98,61 @@ public final class Logbook implements AutoCloseable {
           e);
     } catch (SQLException e) {
       release(connection, lock);
-      throw damaged(folder, e);
+      throw failed(folder, e);
     } catch (RuntimeException e) {
       release(connection, lock);
-      throw e instanceof Problem ? e : damaged(folder, e);
+      throw e instanceof Problem ? e : failed(folder, e);
     }
+  }
+
+  /** Says which right is missing, rather than that the file is damaged. */
+  private static void requireRights(Path folder) {
+    Path file = folder.resolve(FILE);
+    if (!Files.isWritable(folder)) {
+      throw denied(folder, "The folder may not be written by you", "write and enter");
+    }
+    for (Path each : List.of(file, folder.resolve(FILE + "-wal"), folder.resolve("writer.lock"))) {
+      if (Files.exists(each) && !(Files.isReadable(each) && Files.isWritable(each))) {
+        throw denied(
+            each,
+            Files.isReadable(each)
+                ? "The file may not be written by you"
+                : "The file may not be read by you",
+            "read and write");
+      }
+    }
+  }
+
+  private static Problem denied(Path place, String what, String right) {
+    return new Problem(
+        "logbook.denied",
+        Place.file(place.toString()),
+        what + ".",
+        "Give yourself the right to " + right + " it, or look at it with --read-only.");
+  }
+
+  private static Problem failed(Path folder, Exception cause) {
+    Optional<Problem> full = diskFull(cause);
+    return full.orElseGet(() -> damaged(folder, cause));
+  }
+
+  /** The problem of a disk that is full, if that is what a failure comes from. */
+  public static Optional<Problem> diskFull(Throwable failure) {
+    for (Throwable e = failure; e != null; e = e.getCause()) {
+      String said = String.valueOf(e.getMessage());
+      if (said.contains("SQLITE_FULL")
+          || said.contains("database or disk is full")
+          || said.contains("No space left on device")) {
+        return Optional.of(
+            new Problem(
+                "disk.full",
+                Place.NOWHERE,
+                "The disk is full, so nothing more can be kept.",
+                "Make room, then make the change again; all that was kept before is safe.",
+                e));
+      }
+    }
+    return Optional.empty();
   }
 
   private static void release(Connection connection, WriterLock lock) {
@@ -110,7 +173,7 @@ public final class Logbook implements AutoCloseable {
         "logbook.damaged",
         Place.file(folder.resolve(FILE).toString()),
         "The logbook cannot be opened; the file may be damaged.",
-        "Copy the folder somewhere safe, then start with an empty one and bring your job bundles in.",
+        "Copy the folder somewhere safe, then put the last copy back: amber-shim restore.",
         cause);
   }
 
@@ -120,6 +183,10 @@ public final class Logbook implements AutoCloseable {
     config.setBusyTimeout(5000);
     if (access == Access.READ_ONLY) {
       config.setReadOnly(true);
+      if (unwritable(file)) {
+        // A medium that cannot be written has no writer either, and no place for a lock.
+        return config.createConnection("jdbc:sqlite:file:" + uri(file) + "?mode=ro&immutable=1");
+      }
     } else {
       config.setJournalMode(SQLiteConfig.JournalMode.WAL);
       // Full: a change that was confirmed is still there after a power cut.
@@ -127,6 +194,20 @@ public final class Logbook implements AutoCloseable {
     }
     // Not by way of the driver manager, which looks for drivers in every library first.
     return config.createConnection("jdbc:sqlite:" + file);
+  }
+
+  private static String uri(Path file) {
+    return file.toAbsolutePath()
+        .toString()
+        .replace("%", "%25")
+        .replace("?", "%3f")
+        .replace("#", "%23");
+  }
+
+  /** Whether no log file stands beside a database and none could be made. */
+  private static boolean unwritable(Path file) {
+    Path folder = file.toAbsolutePath().getParent();
+    return !Files.isWritable(folder) && !Files.exists(folder.resolve(FILE + "-shm"));
   }
 
   private void bringUpToDate() throws SQLException {
@@ -197,9 +278,160 @@ public final class Logbook implements AutoCloseable {
                         + " order by j.touched_at desc, j.id")
                 .map(
                     (rs, c) ->
-                        new JobHead(
-                            rs.getString(1), rs.getString(2), Instant.parse(rs.getString(3))))
+                        new JobHead(rs.getString(1), rs.getString(2), instant(rs.getString(3))))
                 .list());
+  }
+
+  /** A moment, or the oldest there is where none can be read. */
+  private static Instant instant(String text) {
+    try {
+      return Instant.parse(text);
+    } catch (DateTimeParseException | NullPointerException e) {
+      return Instant.EPOCH;
+    }
+  }
+
+  /**
+   * All jobs that can be read, by key, the last touched first; one that cannot stays away. Each is
+   * read once for as long as it does not change.
+   */
+  public synchronized Map<String, Job> jobs() {
+    Map<String, Job> all = new LinkedHashMap<>();
+    record Pointer(String id, int revision) {}
+    List<Pointer> now =
+        jdbi.withHandle(
+            h ->
+                h.createQuery("select id, revision from job order by touched_at desc, id")
+                    .map((rs, c) -> new Pointer(rs.getString(1), rs.getInt(2)))
+                    .list());
+    Map<String, Known> still = new HashMap<>();
+    for (Pointer pointer : now) {
+      Known last = known.get(pointer.id());
+      Known job =
+          last != null && last.revision() == pointer.revision()
+              ? last
+              : new Known(pointer.revision(), readable(pointer.id()));
+      still.put(pointer.id(), job);
+      job.job().ifPresent(j -> all.put(pointer.id(), j));
+    }
+    known = still;
+    return all;
+  }
+
+  private Optional<Job> readable(String id) {
+    try {
+      return Optional.of(load(id).job());
+    } catch (RuntimeException unreadable) {
+      return Optional.empty();
+    }
+  }
+
+  /** A job as it was read at a revision; empty if it cannot be read. */
+  private record Known(int revision, Optional<Job> job) {}
+
+  /**
+   * The jobs that count time: those whose document holds a timer that was not put away. Others need
+   * not be read for that.
+   */
+  public synchronized List<String> withTimers() {
+    return jdbi.withHandle(
+        h ->
+            h.createQuery(
+                    "select j.id from job j join revision r"
+                        + " on r.job_id = j.id and r.number = j.revision"
+                        + " where r.document like '%\"spanMinutes\"%'"
+                        + " order by j.touched_at desc, j.id")
+                .mapTo(String.class)
+                .list());
+  }
+
+  /** A job's document as it is kept, whether it can be read or not. */
+  public synchronized String document(String id) {
+    return jdbi.withHandle(
+            h ->
+                h.createQuery(
+                        "select r.document from job j join revision r"
+                            + " on r.job_id = j.id and r.number = j.revision where j.id = ?")
+                    .bind(0, id)
+                    .mapTo(String.class)
+                    .findOne())
+        .orElseThrow(Logbook::missing);
+  }
+
+  /**
+   * Looks the database over.
+   *
+   * @return what is wrong, in the database's words; empty if nothing is
+   */
+  public Optional<String> lookOver() {
+    // On a connection of its own, so that nobody waits for it.
+    try (Connection reader = connect(folder.resolve(FILE), Access.READ_ONLY);
+        Statement statement = reader.createStatement();
+        ResultSet found = statement.executeQuery("pragma quick_check(3)")) {
+      String first = found.next() ? found.getString(1) : "no answer";
+      return "ok".equals(first) ? Optional.empty() : Optional.of(first);
+    } catch (SQLException e) {
+      return Optional.of(String.valueOf(e.getMessage()));
+    }
+  }
+
+  /**
+   * Makes today's copy if there was a change and none was made yet.
+   *
+   * @throws Problem {@code copy.unwritten} or {@code disk.full}
+   */
+  public void copyIfDue() {
+    if (!copyDue()) {
+      return;
+    }
+    try (Connection reader = connect(folder.resolve(FILE), Access.READ_ONLY)) {
+      Copies.write(reader, folder, clock);
+    } catch (IOException | SQLException e) {
+      throw diskFull(e)
+          .orElseGet(
+              () ->
+                  new Problem(
+                      "copy.unwritten",
+                      Place.file(folder.resolve(Copies.FOLDER).toString()),
+                      "Today's copy of the logbook could not be made.",
+                      "Look whether the folder may be written and has space.",
+                      e));
+    }
+  }
+
+  /** Whether there was a change since it was opened, and today has no copy. */
+  public synchronized boolean copyDue() {
+    return !readOnly() && changed && Copies.due(folder, clock);
+  }
+
+  /** Whether it held jobs the last time it was open, and now holds none. */
+  public synchronized boolean lostItsJobs() {
+    return list().isEmpty() && Integer.parseInt(held()) > 0;
+  }
+
+  /** How many jobs the last window left, as a file beside the database says. */
+  private String held() {
+    try {
+      String text = Files.readString(folder.resolve(HELD)).strip();
+      return text.matches("\\d{1,6}") ? text : "0";
+    } catch (IOException none) {
+      return "0";
+    }
+  }
+
+  private void keepHeld() {
+    try {
+      Path file = folder.resolve(HELD);
+      Files.writeString(file, list().size() + "\n");
+      OwnerOnly.keep(file);
+    } catch (IOException | RuntimeException ignored) {
+      // It only helps to notice a loss.
+    }
+  }
+
+  private static Problem missing() {
+    return new Problem(
+        "job.missing", Place.NOWHERE, "This job is no longer in the logbook.", "Pick another job.");
   }
 
   /** Takes in a new job. */
@@ -212,6 +444,8 @@ public final class Logbook implements AutoCloseable {
           h.execute("insert into job values (?, ?, ?, 1)", id, now, now);
           insertRevision(h, id, 1, now, "new job", job);
         });
+    changed = true;
+    keepHeld();
     return load(id);
   }
 
@@ -233,14 +467,7 @@ public final class Logbook implements AutoCloseable {
             .bind(0, id)
             .map((rs, c) -> new Row(rs.getInt(1), rs.getString(2), rs.getString(3)))
             .findOne();
-    Row now =
-        row.orElseThrow(
-            () ->
-                new Problem(
-                    "job.missing",
-                    Place.NOWHERE,
-                    "This job is no longer in the logbook.",
-                    "Pick another job."));
+    Row now = row.orElseThrow(Logbook::missing);
     Optional<String> redo =
         h.createQuery("select what from revision where job_id = ? and number = ?")
             .bind(0, id)
@@ -268,6 +495,7 @@ public final class Logbook implements AutoCloseable {
    */
   public synchronized StoredJob edit(String id, String what, Job job) {
     requireWrite();
+    changed = true;
     String now = clock.instant().toString();
     return jdbi.inTransaction(
         h -> {
@@ -314,13 +542,7 @@ public final class Logbook implements AutoCloseable {
         .bind(0, id)
         .mapTo(Integer.class)
         .findOne()
-        .orElseThrow(
-            () ->
-                new Problem(
-                    "job.missing",
-                    Place.NOWHERE,
-                    "This job is no longer in the logbook.",
-                    "Pick another job."));
+        .orElseThrow(Logbook::missing);
   }
 
   private static void point(Handle h, String id, int number, String now) {
@@ -342,7 +564,9 @@ public final class Logbook implements AutoCloseable {
   /** Takes a job out, with its whole history. Files stay, since other jobs may use them. */
   public synchronized void remove(String id) {
     requireWrite();
+    changed = true;
     jdbi.useTransaction(h -> h.execute("delete from job where id = ?", id));
+    keepHeld();
   }
 
   /** Keeps a file as it came, and what was read from it if it is a log. */
@@ -426,13 +650,42 @@ public final class Logbook implements AutoCloseable {
                     .bind(1, LogReader.VERSION)
                     .mapTo(byte[].class)
                     .findOne())
-        .map(Readings::unpack);
+        .flatMap(
+            packed -> {
+              try {
+                return Optional.of(Readings.unpack(packed));
+              } catch (UncheckedIOException damaged) {
+                return Optional.empty(); // it is made again from the file as it came
+              }
+            });
   }
 
-  /** A log of a job: as it was read before, or read anew from the file as it came. */
+  /**
+   * A log of a job: as it was read before, or, if that is missing, old or damaged, read anew from
+   * the file as it came and kept.
+   */
   public RunLog log(RunEntry run) {
-    return reading(run.sha256())
-        .orElseGet(() -> LogReader.read(run.fileName(), attachment(run.sha256()).bytes()));
+    return reading(run.sha256()).orElseGet(() -> readAnew(run));
+  }
+
+  /** Reads a job's log again from the file as it came, and keeps what was read. */
+  public RunLog readAnew(RunEntry run) {
+    Attachment file = attachment(run.sha256());
+    RunLog log = LogReader.read(run.fileName(), file.bytes());
+    if (!readOnly()) {
+      keepReading(run.sha256(), log);
+    }
+    return log;
+  }
+
+  private synchronized void keepReading(String sha256, RunLog log) {
+    jdbi.useTransaction(
+        h ->
+            h.execute(
+                "insert or replace into reading values (?, ?, ?)",
+                sha256,
+                LogReader.VERSION,
+                Readings.pack(log)));
   }
 
   /** All settings that were ever made, by name. */

@@ -86,14 +86,24 @@ public final class Readings {
     return out.toByteArray();
   }
 
-  /** A log from its packed form. */
+  /**
+   * A log from its packed form.
+   *
+   * @throws UncheckedIOException if it is damaged; nothing is believed that its check sum does not
+   *     cover
+   */
   static RunLog unpack(byte[] packed) {
     try (DataInputStream zip =
         new DataInputStream(new GZIPInputStream(new ByteArrayInputStream(packed), 1 << 16))) {
       String fileName = zip.readUTF();
       int size = zip.readInt();
+      int count = zip.readInt();
+      // Deflate gains a thousandfold at most; more would not have come from so few bytes.
+      if (size < 0 || count < 0 || 8L * size * (count + 1L) > 1100L * packed.length + 4096) {
+        throw new IOException("a size that cannot be");
+      }
       List<Channel> heads = new ArrayList<>();
-      for (int i = zip.readInt(); i > 0; i--) {
+      for (int i = count; i > 0; i--) {
         heads.add(
             new Channel(
                 zip.readUTF(),
@@ -108,9 +118,15 @@ public final class Readings {
       for (Channel head : heads) {
         fill(zip, head.values());
       }
+      // Only at its end is the check sum looked at.
+      if (zip.read() >= 0) {
+        throw new IOException("more than it should hold");
+      }
       return new RunLog(fileName, seconds, heads, notes);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
+    } catch (IllegalArgumentException e) {
+      throw new UncheckedIOException(new IOException(e)); // a role that there is not
     }
   }
 

@@ -11,7 +11,8 @@ import java.util.regex.Pattern;
  */
 public final class GaugeLine {
   private static final Pattern LINE =
-      Pattern.compile("\\s*([-+]?)\\s*(\\d{1,5}(?:[.,]\\d{1,6})?)\\s*(mm|um|µm|in|thou|)\\s*");
+      Pattern.compile(
+          "[ \\t]*([-+]?)[ \\t]*(\\d{1,5}(?:[.,]\\d{1,6})?)[ \\t]*(mm|um|µm|in|thou|)[ \\t]*");
 
   private static final double MOST_MILLIMETRES = 200;
 

@@ -2,11 +2,11 @@ package dev.ambershim.sensors.gauge;
 
 import dev.ambershim.core.problem.Place;
 import dev.ambershim.core.problem.Problem;
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
+import java.io.Reader;
 import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.function.DoubleConsumer;
+import org.slf4j.LoggerFactory;
 
 /**
  * Readings of a height gauge, as they come: from a socket, {@code host:port}, or from a stream, the
@@ -21,6 +22,9 @@ import java.util.function.DoubleConsumer;
  */
 public final class HeightGauge implements AutoCloseable {
   private static final int PATIENCE = 2000;
+
+  /** A reading with its unit has some twenty letters. */
+  private static final int MOST_LETTERS = 64;
 
   private final Thread thread;
   private final Socket socket;
@@ -67,15 +71,27 @@ public final class HeightGauge implements AutoCloseable {
   }
 
   private void listen(DoubleConsumer readings, Runnable ended) {
-    try (BufferedReader in =
-        new BufferedReader(new InputStreamReader(stream, StandardCharsets.UTF_8))) {
-      String line;
-      while ((line = in.readLine()) != null) {
-        GaugeLine.millimetres(line).ifPresent(readings);
+    StringBuilder line = new StringBuilder();
+    boolean tooLong = false;
+    try (Reader in = new InputStreamReader(stream, StandardCharsets.UTF_8)) {
+      for (int c = in.read(); c >= 0; c = in.read()) {
+        if (c != '\n' && c != '\r') {
+          // A line has its end soon; what runs on without one is dropped, not gathered.
+          tooLong |= line.length() >= MOST_LETTERS;
+          line.append(tooLong ? "" : String.valueOf((char) c));
+          continue;
+        }
+        if (!tooLong) {
+          GaugeLine.millimetres(line.toString()).ifPresent(readings);
+        }
+        tooLong = false;
+        line.setLength(0);
       }
-    } catch (IOException e) {
-      // Gone or closed, which is told below either way.
+      // What has no end of line may be half a reading.
+    } catch (IOException | RuntimeException | Error e) {
+      // Gone, closed or broken, which is told below either way.
       closed |= socket != null && socket.isClosed();
+      LoggerFactory.getLogger(HeightGauge.class).info("the gauge's line ended", e);
     }
     if (!closed) {
       ended.run();

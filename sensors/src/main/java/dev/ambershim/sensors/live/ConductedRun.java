@@ -39,8 +39,10 @@ public final class ConductedRun {
    * @param plateaus the log of each plateau that was begun, in order
    * @param warmUp the log of the warm-up, if there was one
    * @param stop why the run ended
+   * @param broken what is wrong with the source, if that ended it
    */
-  public record Outcome(List<Path> plateaus, Optional<Path> warmUp, Stop stop) {
+  public record Outcome(
+      List<Path> plateaus, Optional<Path> warmUp, Stop stop, Optional<Problem> broken) {
     /** Copies its list. */
     public Outcome {
       plateaus = List.copyOf(plateaus);
@@ -86,6 +88,7 @@ public final class ConductedRun {
             notation);
     List<Path> plateaus = new ArrayList<>();
     Optional<Path> warmUp = Optional.empty();
+    Optional<Problem> broken = Optional.empty();
     Recorder recorder = null;
     int part = -1;
     try {
@@ -94,7 +97,15 @@ public final class ConductedRun {
       double patience = source.patienceSeconds() * 1e9;
       long lastCame = System.nanoTime();
       while (conductor.stopped().isEmpty()) {
-        Optional<Source.Sample> sample = source.next();
+        Optional<Source.Sample> sample;
+        try {
+          sample = source.next();
+        } catch (Problem problem) {
+          // Nobody watches the limit any more, so the load ends at once; what was kept is judged.
+          broken = Optional.of(problem);
+          conductor.lost(problem.what());
+          break;
+        }
         if (stopAsked) {
           conductor.stop();
           break;
@@ -137,7 +148,7 @@ public final class ConductedRun {
       load.close();
       close(recorder);
     }
-    return new Outcome(plateaus, warmUp, conductor.stopped().orElseThrow());
+    return new Outcome(plateaus, warmUp, conductor.stopped().orElseThrow(), broken);
   }
 
   private Phase phaseAt(double seconds) {

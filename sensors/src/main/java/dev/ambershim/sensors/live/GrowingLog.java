@@ -9,6 +9,7 @@ import dev.ambershim.sensors.Source;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +27,7 @@ public final class GrowingLog implements Source {
   private final long patienceMilliseconds;
   private RunLog log;
   private long length = -1;
+  private Object key;
   private int given;
 
   /**
@@ -83,10 +85,21 @@ public final class GrowingLog implements Source {
   /** Reads the log again if it has grown; whether it has more lines now. */
   private boolean grown() {
     try {
-      long now = Files.size(file);
+      BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
+      long now = attributes.size();
+      if (now < length || (key != null && !key.equals(attributes.fileKey()))) {
+        throw new Problem(
+            "log.cut",
+            Place.file(file.toString()),
+            now < length
+                ? "The log became shorter while it was followed."
+                : "The log was replaced by another file while it was followed.",
+            "Begin the run again; what was recorded is kept.");
+      }
       if (now == length) {
         return false;
       }
+      key = attributes.fileKey();
       byte[] bytes = Files.readAllBytes(file);
       int end = bytes.length;
       while (end > 0 && bytes[end - 1] != '\n') {
@@ -102,6 +115,13 @@ public final class GrowingLog implements Source {
             Place.file(file.toString()),
             "Its columns have changed while it was followed.",
             "Begin the run again.");
+      }
+      if (log != null && read.size() < log.size()) {
+        throw new Problem(
+            "log.cut",
+            Place.file(file.toString()),
+            "The log's lines are other ones than before.",
+            "Begin the run again; what was recorded is kept.");
       }
       boolean more = log == null || read.size() > log.size();
       log = read;

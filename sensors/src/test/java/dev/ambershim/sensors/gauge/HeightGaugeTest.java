@@ -71,6 +71,28 @@ class HeightGaugeTest {
   }
 
   @Test
+  void whatHasNoEndOfLineIsDroppedAndRandomBytesAreNoHeights() throws Exception {
+    java.util.Random random = new java.util.Random(11);
+    java.io.ByteArrayOutputStream bytes = new java.io.ByteArrayOutputStream();
+    byte[] noise = new byte[200_000];
+    random.nextBytes(noise);
+    for (int i = 0; i < noise.length; i++) {
+      // No line ends: it runs on and on.
+      noise[i] = noise[i] == '\n' || noise[i] == '\r' ? 0 : noise[i];
+    }
+    bytes.writeBytes(noise);
+    bytes.writeBytes("\n+0.781 mm\n+0.782".getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    Path line = folder.resolve("noise");
+    Files.write(line, bytes.toByteArray());
+    BlockingQueue<Double> readings = new LinkedBlockingQueue<>();
+    CountDownLatch ended = new CountDownLatch(1);
+    HeightGauge gauge = HeightGauge.at(line.toString(), readings::add, ended::countDown);
+    assertThat(ended.await(5, TimeUnit.SECONDS)).isTrue();
+    assertThat(readings).containsExactly(0.781);
+    gauge.close();
+  }
+
+  @Test
   void saysWhenNoGaugeAnswers() {
     assertThatThrownBy(() -> HeightGauge.at("localhost:1", r -> {}, () -> {}))
         .isInstanceOf(Problem.class)

@@ -42,6 +42,41 @@ class GrowingLogTest {
   }
 
   @Test
+  void aLogThatIsCutOrReplacedIsToldAtOnce() throws Exception {
+    Path file = log();
+    try (GrowingLog growing = new GrowingLog(file, false, 50)) {
+      Files.writeString(file, "time,core 0,room\n0,60.5,21.5\n");
+      assertThatThrownBy(growing::next)
+          .isInstanceOf(Problem.class)
+          .hasMessageContaining("became shorter");
+    }
+    try (GrowingLog growing = new GrowingLog(log(), false, 50)) {
+      Path other = folder.resolve("other.csv");
+      Files.writeString(other, Files.readString(file) + "3,63,21\n4,64,21\n");
+      Files.move(other, file, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+      assertThatThrownBy(growing::next)
+          .isInstanceOf(Problem.class)
+          .hasMessageContaining("replaced by another file");
+    }
+  }
+
+  @Test
+  void oneBadByteDropsItsLineAndNothingElse() throws Exception {
+    Path file = folder.resolve("live.csv");
+    Files.writeString(file, "time,core 0 [°C],room\n0,60.5,21.5\n1,61.5,21.5\n2,62.5,21.5\n");
+    try (GrowingLog growing = new GrowingLog(file, false, 50)) {
+      Files.write(
+          file,
+          new byte[] {'3', ',', '6', (byte) 0xFF, '.', '5', ',', '2', '1', '\n'},
+          StandardOpenOption.APPEND);
+      assertThat(growing.next()).isEmpty();
+      Files.writeString(file, "4,64.5,21.5\n", StandardOpenOption.APPEND);
+      assertThat(growing.next().orElseThrow().figures()[0]).isEqualTo(64.5);
+      assertThat(growing.sensors().get(0).name()).isEqualTo("core 0 [°C]");
+    }
+  }
+
+  @Test
   void fromItsStartWhereWanted() throws Exception {
     try (GrowingLog growing = new GrowingLog(log(), true, 0)) {
       assertThat(growing.next().orElseThrow().seconds()).isZero();

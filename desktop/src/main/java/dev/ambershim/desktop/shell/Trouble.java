@@ -1,0 +1,32 @@
+package dev.ambershim.desktop.shell;
+
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.logbook.store.Logbook;
+import org.slf4j.LoggerFactory;
+
+/**
+ * A job that could not be opened or worked out; all others are in reach.
+ *
+ * @param id its key in the logbook
+ * @param title its title
+ * @param what what is wrong, a sentence or two
+ */
+public record Trouble(String id, String title, String what) {
+  /** What a failure of any kind comes to. */
+  static Trouble of(String id, String title, Throwable failure) {
+    LoggerFactory.getLogger(Trouble.class).error("the job {} did not open", id, failure);
+    return new Trouble(id, title, words(failure));
+  }
+
+  private static String words(Throwable failure) {
+    if (failure instanceof Problem problem) {
+      return problem.getMessage();
+    }
+    if (failure instanceof OutOfMemoryError) {
+      return "There is not enough memory to work it out. Open it without its runs, and take some out.";
+    }
+    return Logbook.diskFull(failure)
+        .map(Problem::getMessage)
+        .orElse("Something in it was not foreseen (" + failure.getClass().getSimpleName() + ").");
+  }
+}
