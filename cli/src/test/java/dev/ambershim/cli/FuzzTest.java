@@ -122,11 +122,13 @@ class FuzzTest {
   private List<Reader> readers() {
     String probe = "x_mm,y_mm,z_um\n0,0,11\n9,0,2\n0,9,8\n9,9,5\n4,4,6\n-9,3,2.5\n";
     String rest =
-        "{\"loadMillimetres\":[0,0],\"features\":["
-            + "{\"name\":\"die\",\"xMillimetres\":-5,\"yMillimetres\":-5,\"heightMillimetres\":0.78,"
-            + "\"toleranceMillimetres\":0.01},"
-            + "{\"name\":\"b\",\"xMillimetres\":5,\"yMillimetres\":-5,\"heightMillimetres\":0.78},"
-            + "{\"name\":\"c\",\"xMillimetres\":0,\"yMillimetres\":6,\"heightMillimetres\":0.78}]}";
+        """
+        {"loadMillimetres": [0, 0], "features": [
+          {"name": "die", "xMillimetres": -5, "yMillimetres": -5, "heightMillimetres": 0.78,
+           "toleranceMillimetres": 0.01},
+          {"name": "b", "xMillimetres": 5, "yMillimetres": -5, "heightMillimetres": 0.78},
+          {"name": "c", "xMillimetres": 0, "yMillimetres": 6, "heightMillimetres": 0.78}]}
+        """;
     String rungs =
         "side,clock_MHz,voltage_V,outcome,how,hottest_C,room_C,power_W,minutes\n"
             + "before,4600,1.2,passed,,80,22,150,30\nbefore,4800,1.25,failed,froze,88,22,160,5\n"

@@ -403,7 +403,15 @@ public final class ShellView extends StackPane {
 
   private void pickLogs(Side side) {
     List<Path> files =
-        picker.open("Logs from " + side.words() + " the work", "Logs", "*.csv", "*.txt", "*.log");
+        picker.open(
+            "Logs from " + side.words() + " the work",
+            "Logs",
+            "*.csv",
+            "*.txt",
+            "*.log",
+            "*.tsv",
+            "*.json",
+            "*.jsonl");
     addLogs(files, side);
   }
 

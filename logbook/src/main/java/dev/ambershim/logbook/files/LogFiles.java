@@ -19,7 +19,8 @@ public final class LogFiles {
   /** Larger logs do not fit into memory beside everything else. */
   private static final long MOST_BYTES = 1L << 30;
 
-  private static final Set<String> ENDINGS = Set.of("csv", "txt", "tsv", "log", "dat");
+  private static final Set<String> ENDINGS =
+      Set.of("csv", "txt", "tsv", "log", "dat", "jsonl", "ndjson");
 
   private static final int HEAD = 4096;
 
@@ -42,7 +43,7 @@ public final class LogFiles {
             "file.folder",
             Place.file(path.toString()),
             "The folder holds no log.",
-            "Logs end in .csv, .txt, .tsv, .log or .dat; name another one by itself.");
+            "Logs end in .csv, .txt, .tsv, .log, .dat, .jsonl or .ndjson; name another one by itself.");
       }
       return logs;
     } catch (IOException e) {

@@ -7,6 +7,7 @@ import dev.ambershim.core.finding.Interval;
 import dev.ambershim.core.finding.Working;
 import dev.ambershim.core.runlog.Channel;
 import dev.ambershim.core.runlog.Comparison;
+import dev.ambershim.core.runlog.Disbelieved;
 import dev.ambershim.core.runlog.Figure;
 import dev.ambershim.core.runlog.FigureChange;
 import dev.ambershim.core.runlog.Role;
@@ -127,6 +128,8 @@ public final class ResultJson {
             });
     ArrayNode cores = node.putArray("coreCelsius");
     run.coreCelsius().forEach(cores::add);
+    ArrayNode out = node.putArray("coresLeftOut");
+    run.leftOut().forEach(out::add);
     ArrayNode channels = node.putArray("channels");
     for (Channel c : log.channels()) {
       ObjectNode channel = channels.addObject();
@@ -142,6 +145,15 @@ public final class ResultJson {
     read.put("rows", log.notes().rowsRead());
     read.put("rowsDropped", log.notes().rowsDropped());
     read.put("cellsDropped", log.notes().cellsDropped());
+    ArrayNode disbelieved = read.putArray("disbelieved");
+    for (Disbelieved d : log.disbelieved().orElse(List.of())) {
+      ObjectNode one = disbelieved.addObject();
+      one.put("channel", d.channel());
+      one.put("readings", d.count());
+      one.put("outsideRange", d.outside());
+      one.put("noReading", d.signs());
+      one.put("jumps", d.jumps());
+    }
     ArrayNode remarks = read.putArray("remarks");
     log.notes().remarks().forEach(remarks::add);
     run.remarks().forEach(remarks::add);

@@ -28,7 +28,7 @@ import org.junit.jupiter.params.provider.ValueSource;
  */
 @Execution(ExecutionMode.CONCURRENT)
 class KillTest {
-  private static final int KILLS = 25;
+  private static final int KILLS = Integer.getInteger("kills", 25);
 
   @TempDir static Path shared;
   @TempDir Path folder;
