@@ -236,7 +236,7 @@ class ShellTest extends DesktopTest {
     openWithJob();
     Path a = MadeLogs.write(folder, "a.csv", 80);
     Path b = MadeLogs.write(folder, "b.csv", 70);
-    when(picker.open(any(), eq("Logs"), any(), any(), any())).thenReturn(List.of(a, b));
+    when(picker.open(any(), eq("Logs"), any(String[].class))).thenReturn(List.of(a, b));
     press(KeyCode.CONTROL, KeyCode.O);
     assertThat(model.jobProperty().get().runs(Side.BEFORE)).hasSize(2);
     press(KeyCode.CONTROL, KeyCode.O);
@@ -301,7 +301,7 @@ class ShellTest extends DesktopTest {
     openWithJob();
     Path bad = Files.writeString(folder.resolve("bad.csv"), "a,b\nc,d\n");
     Path gone = folder.resolve("gone.csv");
-    when(picker.open(any(), eq("Logs"), any(), any(), any())).thenReturn(List.of(bad, gone));
+    when(picker.open(any(), eq("Logs"), any(String[].class))).thenReturn(List.of(bad, gone));
     press(KeyCode.CONTROL, KeyCode.O);
     assertThat(model.history().stream().filter(Message::problem).map(Message::text))
         .anyMatch(m -> m.contains("bad.csv, line 1"))

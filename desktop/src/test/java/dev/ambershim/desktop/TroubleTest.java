@@ -27,6 +27,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.zip.ZipFile;
 import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -68,6 +69,10 @@ class TroubleTest extends DesktopTest {
     }
   }
 
+  private List<String> words(String id) {
+    return node(id).lookupAll(".label").stream().map(n -> ((Labeled) n).getText()).toList();
+  }
+
   private void fire(String id) {
     onFx(() -> ((Button) node(id)).fire());
     settle();
@@ -101,6 +106,8 @@ class TroubleTest extends DesktopTest {
           .anyMatch(n -> n.startsWith("logs/"));
     }
 
+    assertThat(words("trouble")).anyMatch(w -> w.startsWith("before: This is missing"));
+
     // The other job is in reach by keyboard.
     press(KeyCode.CONTROL, KeyCode.L);
     hands.clickOn(node("search-jobs"));
@@ -117,6 +124,18 @@ class TroubleTest extends DesktopTest {
     fire("trouble-remove");
     assertThat(model.jobs()).hasSize(1);
     assertThat(text("job-title")).isEqualTo("Sedge Q4");
+  }
+
+  @Test
+  void theChangeThatSpoiltAJobIsTakenBack() throws Exception {
+    twoJobs();
+    try (Logbook logbook = Logbook.open(logbookFolder(), Access.WRITE, Clock.systemUTC())) {
+      logbook.edit(bad, "care", logbook.load(bad).job().withRungs(List.of()));
+    }
+    sql("update revision set document = '{' where job_id = ? and number = 2", bad);
+    open();
+    fire("trouble-earlier");
+    assertThat(text("job-title")).isEqualTo("Reed T2");
   }
 
   @Test

@@ -74,7 +74,7 @@ public record Opened(
           Optional.empty(),
           false);
     } catch (RuntimeException | Error failure) {
-      Trouble trouble = Trouble.of(id.get(), title(jobs, id.get()), failure);
+      Trouble trouble = Trouble.of(logbook, id.get(), title(jobs, id.get()), failure);
       return new Opened(
           logbook,
           preferences,

@@ -210,6 +210,20 @@ public final class ShellModel implements AutoCloseable {
         });
   }
 
+  /** Takes a job's last change back, which may have spoilt it, and opens it. */
+  public void openEarlier(String id) {
+    opening(
+        id,
+        now -> Opened.fetch(logbook, now, logs),
+        () -> {
+          try {
+            logbook.undo(id);
+          } catch (Problem unreadable) {
+            // The one before cannot be read either; opening it says so.
+          }
+        });
+  }
+
   /** Opens a job as if it had no logs. */
   public void openWithoutRuns(String id) {
     opening(id, now -> now.job().runs().forEach(run -> logs.remove(run.sha256())));
@@ -217,10 +231,15 @@ public final class ShellModel implements AutoCloseable {
 
   /** Opens a job; whatever goes wrong with it is that job's trouble and nobody else's. */
   private void opening(String id, Consumer<StoredJob> fetch) {
+    opening(id, fetch, () -> {});
+  }
+
+  private void opening(String id, Consumer<StoredJob> fetch, Runnable first) {
     work.submit(
         "opening the job",
         progress -> {
           try {
+            first.run();
             StoredJob now = logbook.load(id);
             fetch.accept(now);
             Step step =
@@ -229,7 +248,7 @@ public final class ShellModel implements AutoCloseable {
             return new Outcome(step, null);
           } catch (RuntimeException | Error failure) {
             String title = Opened.title(logbook.list(), id);
-            return new Outcome(null, Trouble.of(id, title, failure));
+            return new Outcome(null, Trouble.of(logbook, id, title, failure));
           }
         },
         outcome -> {

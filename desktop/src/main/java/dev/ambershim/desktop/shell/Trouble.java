@@ -1,7 +1,9 @@
 package dev.ambershim.desktop.shell;
 
+import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.logbook.store.Logbook;
+import java.util.Optional;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -13,9 +15,21 @@ import org.slf4j.LoggerFactory;
  */
 public record Trouble(String id, String title, String what) {
   /** What a failure of any kind comes to. */
-  static Trouble of(String id, String title, Throwable failure) {
+  static Trouble of(Logbook logbook, String id, String title, Throwable failure) {
     LoggerFactory.getLogger(Trouble.class).error("the job {} did not open", id, failure);
-    return new Trouble(id, title, words(failure));
+    return new Trouble(id, title, unsound(logbook, id).orElseGet(() -> words(failure)));
+  }
+
+  /** What the rules of jobs find wrong, which says more than the failure that it led to. */
+  private static Optional<String> unsound(Logbook logbook, String id) {
+    try {
+      JobRules.sound(logbook.load(id).job());
+      return Optional.empty();
+    } catch (Problem problem) {
+      return Optional.of(problem.getMessage());
+    } catch (RuntimeException | Error other) {
+      return Optional.empty();
+    }
   }
 
   private static String words(Throwable failure) {

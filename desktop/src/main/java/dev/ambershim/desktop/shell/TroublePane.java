@@ -20,6 +20,10 @@ final class TroublePane {
             "trouble-without-runs",
             "Open without its runs",
             () -> model.openWithoutRuns(trouble.id()));
+    Button earlier =
+        button(
+            "trouble-earlier", "Take its last change back", () -> model.openEarlier(trouble.id()));
+    earlier.setDisable(model.readOnly());
     Button write =
         button(
             "trouble-write",
@@ -44,7 +48,7 @@ final class TroublePane {
             Labels.wrapped("\"" + trouble.title() + "\" could not be opened.", "answer"),
             Labels.wrapped(trouble.what()),
             Labels.wrapped("All your other jobs are in reach. For this one you can:"),
-            new FlowPane(10, 10, again, without, write, remove),
+            new FlowPane(10, 10, again, without, earlier, write, remove),
             others);
     box.setId("trouble");
     box.getStyleClass().add("stage");
