@@ -130,9 +130,12 @@ class FuzzTest {
           {"name": "c", "xMillimetres": 0, "yMillimetres": 6, "heightMillimetres": 0.78}]}
         """;
     String rungs =
-        "side,clock_MHz,voltage_V,outcome,how,hottest_C,room_C,power_W,minutes\n"
-            + "before,4600,1.2,passed,,80,22,150,30\nbefore,4800,1.25,failed,froze,88,22,160,5\n"
-            + "after,5000,1.3,passed,,82,22,170,30\n";
+        """
+        side,clock_MHz,voltage_V,outcome,how,hottest_C,room_C,power_W,minutes
+        before,4600,1.2,passed,,80,22,150,30
+        before,4800,1.25,failed,froze,88,22,160,5
+        after,5000,1.3,passed,,82,22,170,30
+        """;
     String document = Json.write(job());
     List<Reader> all = new ArrayList<>();
     for (String d : List.of(",", ";", "\t")) {

@@ -10,25 +10,19 @@ import dev.ambershim.core.fit.ShimTerms;
 import dev.ambershim.core.forecast.Expectation;
 import dev.ambershim.core.forecast.Ladder;
 import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.procedure.WorkLog;
 import dev.ambershim.core.runlog.Baseline;
 import dev.ambershim.core.runlog.Comparison;
 import dev.ambershim.core.runlog.MountedRun;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.runlog.RunAnalyser;
 import dev.ambershim.core.runlog.RunAnalysis;
 import dev.ambershim.core.runlog.RunLog;
 import dev.ambershim.core.runlog.Verdict;
 import dev.ambershim.core.surface.Surfaces;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -66,7 +60,17 @@ public record Assessment(
    * @param notation how sentences write figures
    */
   public static Assessment of(Job job, Map<String, RunLog> logs, Notation notation) {
-    List<RunResult> runs = results(job, logs);
+    return of(job, logs, notation, new JudgedRuns());
+  }
+
+  /**
+   * The same with runs that were judged before.
+   *
+   * @param judged takes what is judged now, too
+   */
+  public static Assessment of(
+      Job job, Map<String, RunLog> logs, Notation notation, JudgedRuns judged) {
+    List<RunResult> runs = results(job, logs, judged);
     List<RunAnalysis> before = analyses(runs, Side.BEFORE);
     double heat =
         before.stream()
@@ -133,56 +137,27 @@ public record Assessment(
   }
 
   /** Every run worked out; a core that does not count in one counts in none. */
-  private static List<RunResult> results(Job job, Map<String, RunLog> logs) {
+  private static List<RunResult> results(Job job, Map<String, RunLog> logs, JudgedRuns judged) {
     List<RunResult> runs = new ArrayList<>();
     Set<String> without = new HashSet<>();
-    Map<Judged, RunResult> same = new HashMap<>();
     for (int i = 0; i < job.runs().size(); i++) {
       RunEntry entry = job.runs().get(i);
       RunLog read = logs.get(entry.sha256());
       if (read != null) {
-        // A log that stands in a job more than once is judged once.
-        RunResult run =
-            same.computeIfAbsent(
-                    Judged.of(entry),
-                    k -> result(0, entry, read.withRoles(entry.roles()).believed(), Set.of()))
-                .as(i, entry);
+        RunResult run = judged.of(i, entry, read, Set.of());
         runs.add(run);
         run.analysis().filter(a -> a.unfit().isEmpty()).ifPresent(a -> without.addAll(a.leftOut()));
       }
     }
-    if (without.isEmpty()) {
-      return runs;
+    if (!without.isEmpty()) {
+      runs.replaceAll(
+          r ->
+              r.hasCore(without)
+                  ? judged.of(r.index(), r.entry(), logs.get(r.entry().sha256()), without)
+                  : r);
     }
-    return runs.stream()
-        .map(r -> r.hasCore(without) ? result(r.index(), r.entry(), r.log(), without) : r)
-        .toList();
-  }
-
-  /** What a run's figures hang on. */
-  private record Judged(String sha256, Map<String, Role> roles, OptionalDouble room) {
-    static Judged of(RunEntry entry) {
-      return new Judged(entry.sha256(), entry.roles(), entry.typedRoom());
-    }
-  }
-
-  private static RunResult result(int index, RunEntry entry, RunLog log, Set<String> without) {
-    try {
-      RunAnalysis analysis = RunAnalyser.analyse(log, entry.typedRoom(), without);
-      return new RunResult(index, entry, log, Optional.of(analysis), Optional.empty());
-    } catch (Problem problem) {
-      return new RunResult(index, entry, log, Optional.empty(), Optional.of(problem));
-    } catch (RuntimeException fault) {
-      // One run must not take the others with it.
-      Problem problem =
-          new Problem(
-              "run.fault",
-              Place.file(entry.fileName()),
-              "This run cannot be judged: something in it was not foreseen.",
-              "Look at its columns, or take the run out; the other runs count.",
-              fault);
-      return new RunResult(index, entry, log, Optional.empty(), Optional.of(problem));
-    }
+    judged.keepOnly(job.runs());
+    return runs;
   }
 
   private static List<RunAnalysis> analyses(List<RunResult> runs, Side side) {

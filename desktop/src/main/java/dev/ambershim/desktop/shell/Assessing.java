@@ -2,6 +2,7 @@ package dev.ambershim.desktop.shell;
 
 import dev.ambershim.core.job.Assessment;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JudgedRuns;
 import dev.ambershim.core.notation.Notation;
 import dev.ambershim.core.runlog.RunLog;
 import java.util.Map;
@@ -12,14 +13,20 @@ import java.util.Optional;
  * Used on the line of work.
  */
 final class Assessing {
+  private final JudgedRuns judged = new JudgedRuns();
   private Assessment last;
   private Notation writing;
+
+  /** Runs that were judged already. */
+  JudgedRuns judged() {
+    return judged;
+  }
 
   /** What follows from a job and its logs. */
   synchronized Assessment of(Job job, Map<String, RunLog> logs, Notation notation) {
     Optional<Assessment> still =
         last == null || !notation.equals(writing) ? Optional.empty() : last.stillFor(job, logs);
-    last = still.orElseGet(() -> Assessment.of(job, logs, notation));
+    last = still.orElseGet(() -> Assessment.of(job, logs, notation, judged));
     writing = notation;
     return last;
   }

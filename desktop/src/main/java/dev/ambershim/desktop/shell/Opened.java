@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.shell;
 
 import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.job.JudgedRuns;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.problem.Problem;
 import dev.ambershim.core.runlog.RunLog;
@@ -25,6 +26,7 @@ import java.util.stream.Stream;
  * @param logs its logs by hash
  * @param assessment what follows from it
  * @param trouble why the last job is not shown, if it could not be opened
+ * @param toOpen the job to open once the window is up, since it takes longer than the window
  * @param lost whether it held jobs the last time it was open, and holds none
  */
 public record Opened(
@@ -35,7 +37,11 @@ public record Opened(
     Map<String, RunLog> logs,
     Optional<Assessment> assessment,
     Optional<Trouble> trouble,
+    Optional<String> toOpen,
     boolean lost) {
+  /** A job with more runs is opened once the window is up. */
+  private static final int MANY_RUNS = 40;
+
   /**
    * Reads a logbook's last job and works it out; takes as long as that takes. Whatever is wrong
    * with that job, the logbook opens.
@@ -58,11 +64,24 @@ public record Opened(
           logs,
           Optional.empty(),
           Optional.empty(),
+          Optional.empty(),
           logbook.lostItsJobs());
     }
     try {
       StoredJob stored = logbook.load(id.get());
-      fetch(logbook, stored, logs);
+      if (stored.job().runs().size() > MANY_RUNS) {
+        return new Opened(
+            logbook,
+            preferences,
+            jobs,
+            Optional.empty(),
+            logs,
+            Optional.empty(),
+            Optional.empty(),
+            id,
+            false);
+      }
+      fetch(logbook, stored, logs, new JudgedRuns());
       Assessment assessment = Assessment.of(stored.job(), logs, preferences.notation());
       return new Opened(
           logbook,
@@ -71,6 +90,7 @@ public record Opened(
           Optional.of(stored),
           logs,
           Optional.of(assessment),
+          Optional.empty(),
           Optional.empty(),
           false);
     } catch (RuntimeException | Error failure) {
@@ -83,6 +103,7 @@ public record Opened(
           Map.of(),
           Optional.empty(),
           Optional.of(trouble),
+          Optional.empty(),
           false);
     }
   }
@@ -92,19 +113,24 @@ public record Opened(
   }
 
   /** Brings the logs of a job that are not there yet; an unreadable one stays away. */
-  static void fetch(Logbook logbook, StoredJob stored, Map<String, RunLog> logs) {
+  static void fetch(
+      Logbook logbook, StoredJob stored, Map<String, RunLog> logs, JudgedRuns judged) {
     Map<String, RunEntry> wanted = new LinkedHashMap<>();
     stored.job().runs().stream()
         .filter(run -> !logs.containsKey(run.sha256()))
         .forEach(run -> wanted.putIfAbsent(run.sha256(), run));
     Map<String, RunLog> read = new ConcurrentHashMap<>();
-    // Unpacking takes longer than fetching, so many are unpacked side by side.
-    Stream<RunEntry> runs =
-        wanted.size() < 8 ? wanted.values().stream() : wanted.values().parallelStream();
+    boolean many = wanted.size() >= 8;
+    // Unpacking and judging take longer than fetching, so many are done side by side.
+    Stream<RunEntry> runs = many ? wanted.values().parallelStream() : wanted.values().stream();
     runs.forEach(
         run -> {
           try {
-            read.put(run.sha256(), logbook.log(run));
+            RunLog log = logbook.log(run);
+            read.put(run.sha256(), log);
+            if (many) {
+              judged.judge(run, log);
+            }
           } catch (Problem unreadable) {
             read.remove(run.sha256()); // the job stays usable without this log
           }

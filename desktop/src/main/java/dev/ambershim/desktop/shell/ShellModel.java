@@ -130,6 +130,7 @@ public final class ShellModel implements AutoCloseable {
       say("This logbook is read-only here: it is open elsewhere, or you asked for that.");
     }
     lost.set(from.lost());
+    from.toOpen().ifPresent(this::open);
   }
 
   private void take(StoredJob now) {
@@ -191,7 +192,7 @@ public final class ShellModel implements AutoCloseable {
 
   /** Opens another job. */
   public void open(String id) {
-    opening(id, now -> Opened.fetch(logbook, now, logs));
+    opening(id, now -> Opened.fetch(logbook, now, logs, assessing.judged()));
   }
 
   /** Opens a job after its logs were read again from the files as they came. */
@@ -199,6 +200,7 @@ public final class ShellModel implements AutoCloseable {
     opening(
         id,
         now -> {
+          assessing.judged().clear();
           for (RunEntry run : now.job().runs()) {
             logs.remove(run.sha256());
           }
@@ -214,7 +216,7 @@ public final class ShellModel implements AutoCloseable {
   public void openEarlier(String id) {
     opening(
         id,
-        now -> Opened.fetch(logbook, now, logs),
+        now -> Opened.fetch(logbook, now, logs, assessing.judged()),
         () -> {
           try {
             logbook.undo(id);
@@ -254,9 +256,17 @@ public final class ShellModel implements AutoCloseable {
         outcome -> {
           trouble.set(outcome.trouble());
           if (outcome.step() != null) {
+            boolean none = job.get() == null;
             show(outcome.step());
+            if (none && judged(outcome.step())) {
+              stage.set(Stage.PROVE);
+            }
           }
         });
+  }
+
+  private static boolean judged(Step step) {
+    return step.assessment().comparison().isPresent();
   }
 
   /** A job that opened, or why it did not. */
@@ -403,7 +413,7 @@ public final class ShellModel implements AutoCloseable {
         "",
         progress -> {
           StoredJob now = back ? logbook.undo(id) : logbook.redo(id);
-          Opened.fetch(logbook, now, logs);
+          Opened.fetch(logbook, now, logs, assessing.judged());
           return step(now);
         },
         step -> {
@@ -523,7 +533,7 @@ public final class ShellModel implements AutoCloseable {
   /** A job that just came in, ready to show; not for the JavaFX thread. */
   Step newcomer(StoredJob now) {
     logbook.keepSetting("lastJob", now.id());
-    Opened.fetch(logbook, now, logs);
+    Opened.fetch(logbook, now, logs, assessing.judged());
     return step(now);
   }
 

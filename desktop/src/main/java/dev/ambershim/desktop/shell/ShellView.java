@@ -165,7 +165,13 @@ public final class ShellView extends StackPane {
       Button pick = new Button("Pick a job  Ctrl+L");
       pick.getStyleClass().add("next");
       pick.setOnAction(e -> showLogbook());
-      VBox none = new VBox(14, Labels.wrapped("No job is open.", "answer"), new HBox(10, pick));
+      VBox none =
+          new VBox(
+              14,
+              Labels.wrapped(
+                  model.work().busyProperty().get() ? "Opening your job…" : "No job is open.",
+                  "answer"),
+              new HBox(10, pick));
       none.getStyleClass().add("stage");
       return none;
     }

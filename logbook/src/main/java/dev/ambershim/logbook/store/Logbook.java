@@ -15,8 +15,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
-import java.time.Instant;
-import java.time.format.DateTimeParseException;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -276,19 +274,8 @@ public final class Logbook implements AutoCloseable {
                     "select j.id, r.title, j.touched_at from job j join revision r"
                         + " on r.job_id = j.id and r.number = j.revision"
                         + " order by j.touched_at desc, j.id")
-                .map(
-                    (rs, c) ->
-                        new JobHead(rs.getString(1), rs.getString(2), instant(rs.getString(3))))
+                .map((rs, c) -> new JobHead(rs.getString(1), rs.getString(2), rs.getString(3)))
                 .list());
-  }
-
-  /** A moment, or the oldest there is where none can be read. */
-  private static Instant instant(String text) {
-    try {
-      return Instant.parse(text);
-    } catch (DateTimeParseException | NullPointerException e) {
-      return Instant.EPOCH;
-    }
   }
 
   /**

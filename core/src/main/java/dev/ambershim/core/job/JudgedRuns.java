@@ -1,0 +1,79 @@
+package dev.ambershim.core.job;
+
+import dev.ambershim.core.problem.Place;
+import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runlog.RunAnalyser;
+import dev.ambershim.core.runlog.RunAnalysis;
+import dev.ambershim.core.runlog.RunLog;
+import java.util.Collection;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+
+/**
+ * Runs that were judged, kept by all that their figures hang on: the log's hash, the roles that the
+ * person gave, and the room. A run is judged once, however often the job changes or names it. Safe
+ * for several threads, so that many runs can be judged side by side.
+ */
+public final class JudgedRuns {
+  private final Map<Key, RunResult> known = new ConcurrentHashMap<>();
+
+  private record Key(
+      String sha256, Map<String, Role> roles, OptionalDouble room, Set<String> without) {
+    static Key of(RunEntry entry, Set<String> without) {
+      return new Key(entry.sha256(), entry.roles(), entry.typedRoom(), without);
+    }
+  }
+
+  /**
+   * Judges a run ahead of the job that it belongs to.
+   *
+   * @param read its log as it was read
+   */
+  public void judge(RunEntry entry, RunLog read) {
+    of(0, entry, read, Set.of());
+  }
+
+  /** A run's figures, without cores that do not count. */
+  RunResult of(int index, RunEntry entry, RunLog read, Set<String> without) {
+    return known
+        .computeIfAbsent(Key.of(entry, without), k -> result(entry, read, without))
+        .as(index, entry);
+  }
+
+  /** Lets go of what these runs do not need. */
+  void keepOnly(Collection<RunEntry> runs) {
+    Set<String> wanted = runs.stream().map(RunEntry::sha256).collect(Collectors.toSet());
+    known.keySet().removeIf(key -> !wanted.contains(key.sha256()));
+  }
+
+  /** Lets go of everything, as when logs were read anew. */
+  public void clear() {
+    known.clear();
+  }
+
+  private static RunResult result(RunEntry entry, RunLog read, Set<String> without) {
+    RunLog log = read.withRoles(entry.roles());
+    try {
+      log = log.believed();
+      RunAnalysis analysis = RunAnalyser.analyse(log, entry.typedRoom(), without);
+      return new RunResult(0, entry, log, Optional.of(analysis), Optional.empty());
+    } catch (Problem problem) {
+      return new RunResult(0, entry, log, Optional.empty(), Optional.of(problem));
+    } catch (RuntimeException fault) {
+      // One run must not take the others with it.
+      Problem problem =
+          new Problem(
+              "run.fault",
+              Place.file(entry.fileName()),
+              "This run cannot be judged: something in it was not foreseen.",
+              "Look at its columns, or take the run out; the other runs count.",
+              fault);
+      return new RunResult(0, entry, log, Optional.empty(), Optional.of(problem));
+    }
+  }
+}
