@@ -88,6 +88,9 @@ final class Credible {
 
   private Channel within(Channel channel) {
     Role role = channel.role();
+    if (Double.isInfinite(role.lowest())) {
+      return channel;
+    }
     double[] values = channel.values();
     double[] kept = values;
     int outside = 0;
@@ -158,7 +161,8 @@ final class Credible {
   private boolean leaps(double[] values) {
     double last = Double.NaN;
     for (double v : values) {
-      if (Math.abs(v - last) > stepKelvin) {
+      double step = v - last;
+      if (step > stepKelvin || step < -stepKelvin) {
         return true;
       }
       last = Double.isNaN(v) ? last : v;
@@ -171,7 +175,7 @@ final class Credible {
     double first = Double.NaN;
     for (double v : values) {
       if (!Double.isNaN(v)) {
-        if (!Double.isNaN(first) && v != first) {
+        if (!sign(v) || (!Double.isNaN(first) && v != first)) {
           return false;
         }
         first = v;
