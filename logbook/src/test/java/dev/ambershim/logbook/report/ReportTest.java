@@ -352,7 +352,8 @@ class ReportTest {
                     "",
                     List.of(new ProbedPoint(0, 0, Double.NaN)),
                     0)));
-    assertThatThrownBy(() -> JobRules.check(wrong)).hasMessageContaining("no place");
+    assertThatThrownBy(() -> JobRules.check(wrong))
+        .hasMessageContaining("surfaces.reliefs[0].points[0].micrometres");
   }
 
   @Test
