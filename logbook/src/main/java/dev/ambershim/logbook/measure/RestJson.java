@@ -65,7 +65,7 @@ public final class RestJson {
     boolean tolerances = false;
     for (int i = 0; i < all.size(); i++) {
       JsonNode one = all.get(i);
-      String name = one.path("name").asText("").isBlank() ? "top " + i : one.get("name").asText();
+      String name = Json.name(one, "top " + i);
       double tolerance =
           one.hasNonNull("toleranceMillimetres")
               ? number(file, one, "toleranceMillimetres", name)

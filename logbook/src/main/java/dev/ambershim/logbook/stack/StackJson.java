@@ -72,7 +72,7 @@ public final class StackJson {
   }
 
   private StackLayer layer(JsonNode node, int index) {
-    String name = node.path("name").asText("layer " + index);
+    String name = Json.name(node, "layer " + index);
     String where = "layer \"" + name + "\"";
     Optional<ThicknessMap> map =
         node.hasNonNull("thicknessMap")
@@ -130,7 +130,7 @@ public final class StackJson {
   }
 
   private HeatSource source(JsonNode node, int index) {
-    String name = node.path("name").asText("heat " + index);
+    String name = Json.name(node, "heat " + index);
     String where = "heat \"" + name + "\"";
     Optional<HeatSource.Leakage> leakage =
         node.hasNonNull("leakage")

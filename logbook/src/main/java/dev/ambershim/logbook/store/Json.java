@@ -79,6 +79,13 @@ public final class Json {
     }
   }
 
+  /** What a part calls itself, by a text or a whole number; what stands for it otherwise. */
+  public static String name(JsonNode part, String otherwise) {
+    JsonNode name = part.path("name");
+    boolean says = name.isTextual() || name.isIntegralNumber();
+    return says && !name.asText().isBlank() ? name.asText() : otherwise;
+  }
+
   /** The tree with null for each figure that is none; JSON has no sign for it. */
   private static JsonNode finite(JsonNode node) {
     if (node instanceof ObjectNode object) {
