@@ -208,6 +208,7 @@ public record Comparison(
                 + run.unfit().get()
                 + ".");
       }
+      run.disbelieved().forEach(d -> reasons.add(run.fileName() + ": " + d.words()));
       if (run.unfit().isEmpty() && run.throttledSamples() > 0) {
         reasons.add(
             run.fileName()

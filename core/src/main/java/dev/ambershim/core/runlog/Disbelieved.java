@@ -59,7 +59,9 @@ public record Disbelieved(
     return LogReader.count(count(), "reading")
         + " of \""
         + channel
-        + "\" cannot be and left out ("
+        + "\" cannot be right and "
+        + (count() == 1 ? "is" : "are")
+        + " left out ("
         + String.join(", ", kinds)
         + "; one says "
         + plain(example)

@@ -248,6 +248,7 @@ public final class RunAnalyser {
         countOf(throttling.samples()),
         throttledShare,
         leftOut,
+        log.disbelieved().orElse(List.of()),
         remarks);
   }
 
@@ -318,6 +319,7 @@ public final class RunAnalyser {
         countOf(throttling.samples()),
         0,
         leftOut,
+        log.disbelieved().orElse(List.of()),
         remarks);
   }
 

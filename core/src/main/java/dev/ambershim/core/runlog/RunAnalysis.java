@@ -33,6 +33,7 @@ import java.util.Optional;
  * @param throttledSamples samples under load left out as throttled
  * @param throttledInSettled share of the settled part that was throttled, 0 to 1
  * @param leftOut names of cores that do not count
+ * @param disbelieved readings that were taken out because they cannot be
  * @param remarks what a person should know of this run, a sentence each
  */
 public record RunAnalysis(
@@ -60,6 +61,7 @@ public record RunAnalysis(
     int throttledSamples,
     double throttledInSettled,
     List<String> leftOut,
+    List<Disbelieved> disbelieved,
     List<String> remarks) {
   /**
    * Means of the settled part; not a number where the log does not say.
@@ -84,6 +86,7 @@ public record RunAnalysis(
     coreFigures = List.copyOf(coreFigures);
     coreCelsius = List.copyOf(coreCelsius);
     leftOut = List.copyOf(leftOut);
+    disbelieved = List.copyOf(disbelieved);
     remarks = List.copyOf(remarks);
   }
 
@@ -141,6 +144,7 @@ public record RunAnalysis(
         throttledSamples,
         throttledInSettled,
         leftOut,
+        disbelieved,
         remarks);
   }
 

@@ -85,6 +85,7 @@ class CredibleTest {
       Comparison told = compare(whole ? rounded(before) : before, spoilt);
       assertThat(told.verdict()).isNotIn(Verdict.HURT, Verdict.HELPED, Verdict.NOT_COMPARABLE);
       assertThat(told.changeKelvin()).isCloseTo(0, within(0.5));
+      assertThat(told.reasons()).anyMatch(r -> r.startsWith("after: ") && r.contains("\"core 1\""));
       RunLog believed = spoilt.believed();
       assertThat(believed.disbelieved().orElseThrow())
           .extracting("channel")
