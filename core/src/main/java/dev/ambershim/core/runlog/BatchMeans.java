@@ -38,6 +38,10 @@ public record BatchMeans(
       throw new IllegalArgumentException(
           "batch means need " + FEWEST + " samples, not " + y.length);
     }
+    double total = 0;
+    for (double v : y) {
+      total += v;
+    }
     BatchMeans result = null;
     for (int k : COUNTS) {
       int batches = Math.min(k, y.length / 2);
@@ -45,7 +49,7 @@ public record BatchMeans(
       double r1 = lagOne(means);
       // One-sided test at about 10 %: with few batches a milder bound would let memory through.
       boolean independent = r1 < 1.28 / Math.sqrt(batches);
-      result = summary(y, means, independent);
+      result = summary(total / y.length, means, independent);
       if (independent) {
         return result;
       }
@@ -67,12 +71,7 @@ public record BatchMeans(
     return means;
   }
 
-  private static BatchMeans summary(double[] y, double[] means, boolean independent) {
-    double total = 0;
-    for (double v : y) {
-      total += v;
-    }
-    double mean = total / y.length;
+  private static BatchMeans summary(double mean, double[] means, boolean independent) {
     double centre = mean(means);
     double squares = 0;
     for (double m : means) {

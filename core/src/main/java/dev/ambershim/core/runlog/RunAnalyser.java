@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * Finds a run's loaded stretch, its settled part and its throttled samples, and works out the
@@ -20,6 +21,11 @@ public final class RunAnalyser {
 
   /** A core that lost more of its readings under load does not count; nor does such a run. */
   private static final double MOST_LOST = 0.5;
+
+  private static final int BLOCK = 2048;
+
+  /** A log of so many samples is worth more than one thread. */
+  static final int LONG = 50_000;
 
   private final RunLog log;
   private final OptionalDouble typedRoom;
@@ -151,8 +157,9 @@ public final class RunAnalyser {
     } else {
       load = null;
     }
-    double[] mean = average(cores);
-    double[] hottest = highest(cores);
+    double[] mean = new double[log.size()];
+    double[] hottest = new double[log.size()];
+    over(cores, mean, hottest);
     if (load == null) {
       load = load(mean, power);
     }
@@ -269,9 +276,10 @@ public final class RunAnalyser {
     if (run.cores.isEmpty()) {
       return Optional.empty();
     }
-    double[] mean = run.average(run.cores);
-    Throttling throttling =
-        Throttling.of(run.log, load, run.highest(run.cores), run.mean(Role.CLOCK));
+    double[] mean = new double[log.size()];
+    double[] hottest = new double[log.size()];
+    over(run.cores, mean, hottest);
+    Throttling throttling = Throttling.of(run.log, load, hottest, run.mean(Role.CLOCK));
     return StepResponse.of(
         run.log.seconds(), run.rise(mean, run.room()), power, load, throttling.samples());
   }
@@ -389,32 +397,44 @@ public final class RunAnalyser {
     return filled;
   }
 
-  /** Mean over channels; a sample that lacks a channel would shift it, so it does not count. */
   private double[] average(List<Channel> channels) {
-    double[] result = new double[log.size()];
-    for (Channel c : channels) {
-      double[] values = c.values();
-      for (int i = 0; i < result.length; i++) {
-        result[i] += values[i];
-      }
-    }
-    for (int i = 0; i < result.length; i++) {
-      result[i] /= channels.size();
-    }
-    return result;
+    double[] mean = new double[log.size()];
+    over(channels, mean, new double[log.size()]);
+    return mean;
   }
 
-  private double[] highest(List<Channel> channels) {
-    double[] result = channels.get(0).values().clone();
-    for (Channel c : channels.subList(1, channels.size())) {
+  /**
+   * Mean and highest over channels. A sample that lacks a channel would shift the mean, so there it
+   * is not a number; the highest is that of the readings there are.
+   *
+   * @param mean overwritten
+   * @param highest overwritten
+   */
+  private static void over(List<Channel> channels, double[] mean, double[] highest) {
+    // Some samples of all channels at a time: so the results stay in the nearest memory, and the
+    // blocks of a long log go side by side.
+    IntStream blocks = IntStream.rangeClosed(0, (mean.length - 1) / BLOCK);
+    (mean.length > LONG ? blocks.parallel() : blocks)
+        .forEach(b -> over(channels, mean, highest, b * BLOCK));
+  }
+
+  private static void over(List<Channel> channels, double[] mean, double[] highest, int from) {
+    int to = Math.min(mean.length, from + BLOCK);
+    Arrays.fill(mean, from, to, 0);
+    Arrays.fill(highest, from, to, Double.NEGATIVE_INFINITY);
+    for (Channel c : channels) {
       double[] values = c.values();
-      for (int i = 0; i < result.length; i++) {
-        if (values[i] > result[i] || Double.isNaN(result[i])) {
-          result[i] = values[i];
-        }
+      for (int i = from; i < to; i++) {
+        mean[i] += values[i];
+      }
+      for (int i = from; i < to; i++) {
+        highest[i] = values[i] > highest[i] ? values[i] : highest[i];
       }
     }
-    return result;
+    for (int i = from; i < to; i++) {
+      mean[i] /= channels.size();
+      highest[i] = highest[i] > Double.NEGATIVE_INFINITY ? highest[i] : Double.NaN;
+    }
   }
 
   private static int[] present(double[] series, LoadStretch load) {

@@ -5,6 +5,8 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Mean and standard error of each figure over a run's settled samples. */
 final class SettledFigures {
@@ -60,11 +62,10 @@ final class SettledFigures {
   }
 
   List<BatchMeans> eachCore() {
-    List<BatchMeans> result = new ArrayList<>();
-    for (Channel core : cores) {
-      result.add(of(core.values(), air));
-    }
-    return result;
+    Stream<Channel> all = cores.stream();
+    return (used.length > RunAnalyser.LONG ? all.parallel() : all)
+        .map(core -> of(core.values(), air))
+        .collect(Collectors.toCollection(ArrayList::new));
   }
 
   private void put(Map<Figure, BatchMeans> result, Figure figure, double[] series, double[] less) {
@@ -123,6 +124,9 @@ final class SettledFigures {
         present[n++] = difference;
       }
     }
-    return n < BatchMeans.FEWEST ? null : BatchMeans.of(Arrays.copyOf(present, n));
+    if (n < BatchMeans.FEWEST) {
+      return null;
+    }
+    return BatchMeans.of(n == present.length ? present : Arrays.copyOf(present, n));
   }
 }
