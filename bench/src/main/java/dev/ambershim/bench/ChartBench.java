@@ -1,17 +1,17 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.picture.ChartData;
 import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.RunChart;
 import dev.ambershim.core.picture.Span;
-import dev.ambershim.core.runlog.Channel;
-import dev.ambershim.core.runlog.ReadNotes;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.runlog.RunAnalyser;
-import dev.ambershim.core.runlog.RunLog;
-import dev.ambershim.desktop.draw.PictureView;
-import dev.ambershim.desktop.shell.ChartModel;
+import dev.ambershim.core.runs.judging.RunAnalyser;
+import dev.ambershim.core.runs.reading.Channel;
+import dev.ambershim.core.runs.reading.ReadNotes;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.desktop.widget.ChartModel;
+import dev.ambershim.desktop.widget.PictureView;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;

@@ -1,9 +1,9 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.core.conduction.HeatSource;
-import dev.ambershim.core.conduction.Patch;
-import dev.ambershim.core.conduction.StackCase;
-import dev.ambershim.core.conduction.StackLayer;
+import dev.ambershim.core.physics.conduction.HeatSource;
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.StackLayer;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,7 +1,7 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.desktop.draw.Frames;
-import dev.ambershim.desktop.launch.StartReport;
+import dev.ambershim.desktop.quickstart.StartReport;
+import dev.ambershim.desktop.widget.Frames;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.layout.StackPane;

@@ -2,10 +2,10 @@ package dev.ambershim.bench;
 
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
-import dev.ambershim.core.runlog.LogReader;
-import dev.ambershim.core.runlog.RunAnalyser;
-import dev.ambershim.core.runlog.RunAnalysis;
-import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.runs.judging.RunAnalyser;
+import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.RunLog;
 import java.io.BufferedWriter;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;

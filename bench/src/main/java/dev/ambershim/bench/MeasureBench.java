@@ -1,9 +1,9 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.core.fit.Feature;
-import dev.ambershim.core.fit.TouchChances;
-import dev.ambershim.core.surface.FaceReport;
-import dev.ambershim.core.surface.ProbedPoint;
+import dev.ambershim.core.physics.fit.Feature;
+import dev.ambershim.core.physics.fit.TouchChances;
+import dev.ambershim.core.physics.surface.FaceReport;
+import dev.ambershim.core.physics.surface.ProbedPoint;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

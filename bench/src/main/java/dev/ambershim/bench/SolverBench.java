@@ -1,9 +1,9 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.core.conduction.LiveStack;
-import dev.ambershim.core.conduction.SolveWatch;
-import dev.ambershim.core.conduction.StackCase;
-import dev.ambershim.core.conduction.Team;
+import dev.ambershim.core.physics.conduction.LiveStack;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.Team;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

@@ -1,12 +1,12 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.core.conduction.Patch;
-import dev.ambershim.core.spread.FaceGrid;
-import dev.ambershim.core.spread.PasteClass;
-import dev.ambershim.core.spread.PastePattern;
-import dev.ambershim.core.spread.SpreadCase;
-import dev.ambershim.core.spread.SpreadFlow;
-import dev.ambershim.core.spread.SpreadState;
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.spread.FaceGrid;
+import dev.ambershim.core.physics.spread.PasteClass;
+import dev.ambershim.core.physics.spread.PastePattern;
+import dev.ambershim.core.physics.spread.SpreadCase;
+import dev.ambershim.core.physics.spread.SpreadFlow;
+import dev.ambershim.core.physics.spread.SpreadState;
 import java.util.Arrays;
 import java.util.List;
 

@@ -1,6 +1,6 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.desktop.launch.StartReport;
+import dev.ambershim.desktop.quickstart.StartReport;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -45,24 +45,25 @@ public final class StartBench {
     }
   }
 
+  /** The application's main class. It does not ship with what measures it, so it is named only. */
+  private static final String APPLICATION = "dev.ambershim.app.AmberShim";
+
   private StartBench() {}
 
-  /**
-   * Measures.
-   *
-   * @param applicationMain the application's main class
-   */
-  public static Result run(String applicationMain) {
+  /** Measures. */
+  public static Result run() {
     double[] window = new double[ROUNDS];
     double[] empty = new double[ROUNDS];
     double[] plain = new double[ROUNDS];
     String own = ProcessHandle.current().info().command().orElse("java");
     String jdk = System.getProperty("ambershim.java", own);
+    String measuring = System.getProperty("java.class.path");
+    String application = System.getProperty("ambershim.application", measuring);
     List<String> flags = ManagementFactory.getRuntimeMXBean().getInputArguments();
     for (int i = -1; i < ROUNDS; i++) {
-      double a = seconds(own, flags, applicationMain, "--demo");
-      double b = seconds(own, flags, EmptyWindow.class.getName());
-      double c = seconds(jdk, plain(flags), EmptyWindow.class.getName());
+      double a = seconds(own, application, flags, APPLICATION, "--demo");
+      double b = seconds(own, measuring, flags, EmptyWindow.class.getName());
+      double c = seconds(jdk, measuring, plain(flags), EmptyWindow.class.getName());
       if (i >= 0) { // the round before only warms the disk's cache
         window[i] = a;
         empty[i] = b;
@@ -88,13 +89,13 @@ public final class StartBench {
   }
 
   private static double seconds(
-      String java, List<String> flags, String mainClass, String... arguments) {
+      String java, String classPath, List<String> flags, String mainClass, String... arguments) {
     List<String> command = new ArrayList<>();
     command.add(java);
     command.addAll(flags);
     command.add("-D" + StartReport.ASKED + "=true");
     command.add("-cp");
-    command.add(System.getProperty("java.class.path"));
+    command.add(classPath);
     command.add(mainClass);
     command.addAll(List.of(arguments));
     try {

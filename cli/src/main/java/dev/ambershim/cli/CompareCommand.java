@@ -1,15 +1,15 @@
 package dev.ambershim.cli;
 
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.notation.Unit;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.Comparison;
-import dev.ambershim.core.runlog.FigureChange;
-import dev.ambershim.core.runlog.Judging;
-import dev.ambershim.core.runlog.MountedRun;
-import dev.ambershim.core.runlog.RunAnalysis;
-import dev.ambershim.logbook.results.ResultJson;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.runs.judging.Comparison;
+import dev.ambershim.core.runs.judging.FigureChange;
+import dev.ambershim.core.runs.judging.Judging;
+import dev.ambershim.core.runs.judging.MountedRun;
+import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.logbook.formats.ResultJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
 import java.nio.file.Path;

@@ -1,10 +1,10 @@
 package dev.ambershim.cli;
 
-import dev.ambershim.core.dosing.Meeting;
-import dev.ambershim.core.job.DoseAnswer;
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.logbook.dosing.DoseJson;
+import dev.ambershim.core.physics.dosing.Meeting;
+import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.logbook.formats.DoseJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
 import java.nio.file.Path;

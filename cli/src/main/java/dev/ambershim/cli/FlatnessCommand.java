@@ -1,15 +1,15 @@
 package dev.ambershim.cli;
 
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.surface.FaceFinding;
-import dev.ambershim.core.surface.FaceReport;
-import dev.ambershim.core.surface.Flatness;
-import dev.ambershim.core.surface.HighSpot;
-import dev.ambershim.core.surface.ProbeTable;
-import dev.ambershim.logbook.files.LogFiles;
-import dev.ambershim.logbook.measure.FlatnessJson;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.surface.FaceReport;
+import dev.ambershim.core.physics.surface.Flatness;
+import dev.ambershim.core.physics.surface.HighSpot;
+import dev.ambershim.core.physics.surface.ProbeTable;
+import dev.ambershim.core.stage.measure.FaceFinding;
+import dev.ambershim.logbook.formats.FlatnessJson;
 import dev.ambershim.logbook.store.Json;
+import dev.ambershim.logbook.store.LogFiles;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Locale;

@@ -1,10 +1,10 @@
 package dev.ambershim.cli;
 
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.JobRules;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.logbook.files.LogFiles;
 import dev.ambershim.logbook.store.Json;
+import dev.ambershim.logbook.store.LogFiles;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 

@@ -1,15 +1,15 @@
 package dev.ambershim.cli;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.LogReader;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.runlog.RunAnalyser;
-import dev.ambershim.core.runlog.RunAnalysis;
-import dev.ambershim.core.runlog.RunLog;
-import dev.ambershim.core.runlog.StepResponse;
-import dev.ambershim.core.runlog.Together;
-import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.judging.RunAnalyser;
+import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.judging.StepResponse;
+import dev.ambershim.core.runs.judging.Together;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.logbook.store.LogFiles;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;

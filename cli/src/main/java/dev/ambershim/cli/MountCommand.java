@@ -1,13 +1,13 @@
 package dev.ambershim.cli;
 
-import dev.ambershim.core.conduction.SolveWatch;
-import dev.ambershim.core.job.FirstStart;
-import dev.ambershim.core.job.FitQuestion;
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.MountQuestion;
-import dev.ambershim.core.mounting.Tightening;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.logbook.dosing.MountJson;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.mounting.Tightening;
+import dev.ambershim.core.stage.close.FirstStart;
+import dev.ambershim.core.stage.close.MountQuestion;
+import dev.ambershim.core.stage.measure.FitQuestion;
+import dev.ambershim.logbook.formats.MountJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
 import java.nio.file.Path;

@@ -1,12 +1,12 @@
 package dev.ambershim.cli;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import dev.ambershim.core.fit.RestingContact;
-import dev.ambershim.core.fit.TouchChances;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.logbook.files.LogFiles;
-import dev.ambershim.logbook.measure.RestJson;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.fit.RestingContact;
+import dev.ambershim.core.physics.fit.TouchChances;
+import dev.ambershim.logbook.formats.RestJson;
 import dev.ambershim.logbook.store.Json;
+import dev.ambershim.logbook.store.LogFiles;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;

@@ -1,9 +1,9 @@
 package dev.ambershim.cli;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.logbook.files.DataFolder;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.logbook.store.Copies;
+import dev.ambershim.logbook.store.DataFolder;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Clock;

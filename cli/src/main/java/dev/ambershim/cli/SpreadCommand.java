@@ -1,16 +1,16 @@
 package dev.ambershim.cli;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import dev.ambershim.core.conduction.SolveWatch;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.PasteQuestion;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.procedure.Doses;
-import dev.ambershim.core.spread.PasteAmount;
-import dev.ambershim.core.spread.PastePattern;
-import dev.ambershim.core.spread.SpreadState;
-import dev.ambershim.logbook.dosing.SpreadJson;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.spread.PasteAmount;
+import dev.ambershim.core.physics.spread.PastePattern;
+import dev.ambershim.core.physics.spread.SpreadState;
+import dev.ambershim.core.plan.Doses;
+import dev.ambershim.core.stage.coat.PasteQuestion;
+import dev.ambershim.logbook.formats.SpreadJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
 import java.nio.file.Path;

@@ -2,15 +2,15 @@ package dev.ambershim.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.forecast.Reading;
-import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.logbook.bundle.JobBundle;
 import dev.ambershim.logbook.report.ReportFiles;
 import dev.ambershim.logbook.store.Access;

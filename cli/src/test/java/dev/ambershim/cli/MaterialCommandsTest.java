@@ -3,10 +3,10 @@ package dev.ambershim.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.dosing.MetalFace;
-import dev.ambershim.core.dosing.MetalPlace;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.dosing.MetalFace;
+import dev.ambershim.core.physics.dosing.MetalPlace;
 import dev.ambershim.logbook.store.Json;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -88,7 +88,7 @@ class MaterialCommandsTest {
     assertThat(run("spread", start(), "--pattern", "SPIRAL").code()).isEqualTo(2);
     Job metal =
         new dev.ambershim.core.job.RecordPath("after.outer.filling")
-            .with(start(), dev.ambershim.core.material.Filling.LIQUID_METAL);
+            .with(start(), dev.ambershim.core.physics.material.Filling.LIQUID_METAL);
     assertThat(run("spread", metal).err()).contains("meets no paste").contains("--grams");
     String broken =
         Json.write(start())

@@ -16,7 +16,7 @@ record Outcome(int code, String out, String err) {
   static Outcome run(String... words) {
     StringWriter out = new StringWriter();
     StringWriter err = new StringWriter();
-    CommandLine line = AmberShim.commandLine();
+    CommandLine line = Commands.ready(Commands.commandLine());
     line.setOut(new PrintWriter(out));
     line.setErr(new PrintWriter(err));
     int code = line.execute(words);

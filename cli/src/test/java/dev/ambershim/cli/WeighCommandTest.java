@@ -3,11 +3,11 @@ package dev.ambershim.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.Logbook;

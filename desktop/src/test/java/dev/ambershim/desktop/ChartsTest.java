@@ -6,9 +6,9 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.picture.Span;
-import dev.ambershim.core.runlog.RunMark;
-import dev.ambershim.desktop.draw.PictureView;
-import dev.ambershim.desktop.shell.ChartPanel;
+import dev.ambershim.core.runs.judging.RunMark;
+import dev.ambershim.desktop.widget.ChartPanel;
+import dev.ambershim.desktop.widget.PictureView;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

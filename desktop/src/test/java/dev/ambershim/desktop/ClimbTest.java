@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
-import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.desktop.widget.PictureView;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -2,13 +2,13 @@ package dev.ambershim.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.dosing.Cover;
-import dev.ambershim.core.dosing.MetalFace;
-import dev.ambershim.core.dosing.MetalPlace;
-import dev.ambershim.core.procedure.Way;
-import dev.ambershim.core.spread.PastePattern;
-import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.dosing.Cover;
+import dev.ambershim.core.physics.dosing.MetalFace;
+import dev.ambershim.core.physics.dosing.MetalPlace;
+import dev.ambershim.core.physics.spread.PastePattern;
+import dev.ambershim.core.plan.Way;
+import dev.ambershim.desktop.widget.PictureView;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;

@@ -3,16 +3,16 @@ package dev.ambershim.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.procedure.Moment;
-import dev.ambershim.desktop.draw.Frames;
-import dev.ambershim.desktop.draw.PictureView;
-import dev.ambershim.desktop.launch.Window;
-import dev.ambershim.desktop.shell.Opened;
-import dev.ambershim.desktop.shell.ShellModel;
-import dev.ambershim.desktop.work.FilePicker;
+import dev.ambershim.core.plan.Moment;
+import dev.ambershim.desktop.frame.Window;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Opened;
+import dev.ambershim.desktop.widget.FilePicker;
+import dev.ambershim.desktop.widget.Frames;
+import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
-import dev.ambershim.sensors.machine.BenchClock;
+import dev.ambershim.sensors.machine.TimerClock;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.TimeoutException;
@@ -43,8 +43,8 @@ public abstract class DesktopTest {
 
   protected final Hands hands = new Hands();
   protected final FilePicker picker = Mockito.mock(FilePicker.class);
-  protected Supplier<Moment> clock = new BenchClock()::now;
-  protected ShellModel model;
+  protected Supplier<Moment> clock = new TimerClock()::now;
+  protected JobModel model;
   protected Stage stage;
 
   @BeforeAll
@@ -61,7 +61,7 @@ public abstract class DesktopTest {
     Opened opened = Opened.of(Logbook.open(folder.resolve("logbook"), access, Clock.systemUTC()));
     onFx(
         () -> {
-          model = new ShellModel(clock);
+          model = new JobModel(clock);
           stage = new Stage();
           Scene scene = Window.scene(model, picker);
           Window.show(stage, scene, model);
@@ -79,7 +79,7 @@ public abstract class DesktopTest {
   /** The window on a logbook that a copy was put into, as the application does it. */
   private void again(Opened opened) {
     model.close();
-    model = new ShellModel(clock);
+    model = new JobModel(clock);
     Window.show(stage, Window.scene(model, picker), model);
     model.begin(opened);
   }

@@ -2,12 +2,12 @@ package dev.ambershim.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.surface.Face;
-import dev.ambershim.core.surface.ProbedPoint;
-import dev.ambershim.core.surface.Relief;
-import dev.ambershim.core.surface.Surfaces;
-import dev.ambershim.desktop.draw.PictureView;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.surface.Face;
+import dev.ambershim.core.physics.surface.ProbedPoint;
+import dev.ambershim.core.physics.surface.Relief;
+import dev.ambershim.core.physics.surface.Surfaces;
+import dev.ambershim.desktop.widget.PictureView;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Button;

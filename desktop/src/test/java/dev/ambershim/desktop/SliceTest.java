@@ -5,8 +5,8 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.job.Side;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.desktop.shell.ShellView;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.desktop.frame.FrameView;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -168,7 +168,7 @@ class SliceTest extends DesktopTest {
           shown[0] = source;
         });
     FxThread.live();
-    assertThat(stage.getScene().getRoot()).isInstanceOf(ShellView.class);
+    assertThat(stage.getScene().getRoot()).isInstanceOf(FrameView.class);
     return shown[0];
   }
 }

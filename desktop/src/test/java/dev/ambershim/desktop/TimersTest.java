@@ -9,13 +9,13 @@ import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.procedure.BenchTimer;
-import dev.ambershim.core.procedure.Moment;
-import dev.ambershim.core.procedure.Span;
-import dev.ambershim.desktop.shell.Ticking;
-import dev.ambershim.desktop.sound.Bell;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.plan.Moment;
+import dev.ambershim.core.plan.Span;
+import dev.ambershim.core.plan.StepTimer;
+import dev.ambershim.desktop.model.Bell;
+import dev.ambershim.desktop.model.Ticking;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
 import java.io.IOException;
@@ -40,7 +40,7 @@ class TimersTest extends DesktopTest {
 
   private static Job timed(String title, String step, String what, Moment begun, Span span) {
     Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, title);
-    return job.withWork(job.work().withTimer(new BenchTimer(step, what, begun, span, null)));
+    return job.withWork(job.work().withTimer(new StepTimer(step, what, begun, span, null)));
   }
 
   private void pass(double minutes) {

@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
-import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
-import dev.ambershim.desktop.shell.Message;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.desktop.model.Message;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Attachment;
 import dev.ambershim.logbook.store.Copies;

@@ -2,13 +2,13 @@ package dev.ambershim.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.forecast.OptionKind;
-import dev.ambershim.core.forecast.Reading;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.material.Filling;
-import dev.ambershim.desktop.draw.PictureView;
-import dev.ambershim.desktop.shell.Preview;
+import dev.ambershim.core.job.Reading;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.desktop.model.Preview;
+import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
 import java.time.Clock;

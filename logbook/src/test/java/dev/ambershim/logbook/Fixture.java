@@ -1,10 +1,10 @@
 package dev.ambershim.logbook;
 
-import dev.ambershim.core.assembly.StartingPoint;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
-import dev.ambershim.core.runlog.LogReader;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Attachment;
 import dev.ambershim.logbook.store.Logbook;

@@ -1,6 +1,6 @@
 package dev.ambershim.sensors;
 
-import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runs.reading.Role;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,11 +1,11 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.assembly.Cooler;
-import dev.ambershim.core.assembly.CoolerClass;
-import dev.ambershim.core.assembly.Joint;
-import dev.ambershim.core.forecast.Step;
-import dev.ambershim.core.material.Filling;
-import dev.ambershim.core.material.Material;
+import dev.ambershim.core.physics.assembly.Cooler;
+import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.assembly.Joint;
+import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.physics.material.Material;
+import dev.ambershim.core.plan.Step;
 import java.util.ArrayList;
 import java.util.List;
 

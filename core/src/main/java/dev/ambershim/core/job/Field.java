@@ -1,9 +1,9 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.notation.Unit;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
 import java.util.Optional;
 
 /**

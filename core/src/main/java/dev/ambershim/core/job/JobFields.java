@@ -1,13 +1,13 @@
 package dev.ambershim.core.job;
 
-import static dev.ambershim.core.assembly.Part.DIE;
-import static dev.ambershim.core.assembly.Part.INNER;
-import static dev.ambershim.core.assembly.Part.LID;
-import static dev.ambershim.core.assembly.Part.OUTER;
-import static dev.ambershim.core.assembly.Part.PLATE;
-import static dev.ambershim.core.assembly.Part.SUBSTRATE;
+import static dev.ambershim.core.physics.assembly.Part.DIE;
+import static dev.ambershim.core.physics.assembly.Part.INNER;
+import static dev.ambershim.core.physics.assembly.Part.LID;
+import static dev.ambershim.core.physics.assembly.Part.OUTER;
+import static dev.ambershim.core.physics.assembly.Part.PLATE;
+import static dev.ambershim.core.physics.assembly.Part.SUBSTRATE;
 
-import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.base.Unit;
 import java.util.ArrayList;
 import java.util.List;
 

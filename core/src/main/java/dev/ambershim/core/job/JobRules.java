@@ -1,18 +1,17 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.assembly.Die;
-import dev.ambershim.core.dosing.CloseTerms;
-import dev.ambershim.core.fit.Top;
-import dev.ambershim.core.forecast.Reading;
-import dev.ambershim.core.mounting.MountTerms;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.spread.PasteStroke;
-import dev.ambershim.core.surface.LapPass;
-import dev.ambershim.core.surface.ProbedPoint;
-import dev.ambershim.core.surface.Relief;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.assembly.Die;
+import dev.ambershim.core.physics.dosing.CloseTerms;
+import dev.ambershim.core.physics.fit.Top;
+import dev.ambershim.core.physics.mounting.MountTerms;
+import dev.ambershim.core.physics.spread.PasteStroke;
+import dev.ambershim.core.physics.surface.LapPass;
+import dev.ambershim.core.physics.surface.ProbedPoint;
+import dev.ambershim.core.physics.surface.Relief;
+import dev.ambershim.core.runs.reading.Role;
 import java.util.List;
 
 /**

@@ -1,11 +1,11 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.runlog.RunAnalyser;
-import dev.ambershim.core.runlog.RunAnalysis;
-import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.judging.RunAnalyser;
+import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
 import java.util.Collection;
 import java.util.Map;
 import java.util.Optional;
@@ -39,14 +39,14 @@ public final class JudgedRuns {
   }
 
   /** A run's figures, without cores that do not count. */
-  RunResult of(int index, RunEntry entry, RunLog read, Set<String> without) {
+  public RunResult of(int index, RunEntry entry, RunLog read, Set<String> without) {
     return known
         .computeIfAbsent(Key.of(entry, without), k -> result(entry, read, without))
         .as(index, entry);
   }
 
   /** Lets go of what these runs do not need. */
-  void keepOnly(Collection<RunEntry> runs) {
+  public void keepOnly(Collection<RunEntry> runs) {
     Set<String> wanted = runs.stream().map(RunEntry::sha256).collect(Collectors.toSet());
     known.keySet().removeIf(key -> !wanted.contains(key.sha256()));
   }

@@ -1,6 +1,6 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.base.Unit;
 import java.util.List;
 
 /** What the clock ladder is climbed under, as a person may edit it. Usual: common practice. */

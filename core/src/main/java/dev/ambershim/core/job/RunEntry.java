@@ -1,6 +1,6 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runs.reading.Role;
 import java.util.Collections;
 import java.util.Map;
 import java.util.OptionalDouble;

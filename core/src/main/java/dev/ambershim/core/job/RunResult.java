@@ -1,11 +1,11 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.runlog.RunAnalyser;
-import dev.ambershim.core.runlog.RunAnalysis;
-import dev.ambershim.core.runlog.RunLog;
-import dev.ambershim.core.runlog.StepResponse;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.judging.RunAnalyser;
+import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.judging.StepResponse;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
 import java.util.Optional;
 import java.util.Set;
 
@@ -30,7 +30,7 @@ public record RunResult(
   }
 
   /** Whether its log has one of these cores. */
-  boolean hasCore(Set<String> names) {
+  public boolean hasCore(Set<String> names) {
     return log.with(Role.CORE).stream().anyMatch(c -> names.contains(c.name()));
   }
 

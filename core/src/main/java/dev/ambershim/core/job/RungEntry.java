@@ -1,6 +1,6 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.clocking.Rung;
+import dev.ambershim.core.runs.clocking.Rung;
 
 /**
  * A rung that was written down by hand.

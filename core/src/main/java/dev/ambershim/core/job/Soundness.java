@@ -1,7 +1,7 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import java.lang.reflect.RecordComponent;
 import java.time.Instant;
 import java.time.LocalDate;

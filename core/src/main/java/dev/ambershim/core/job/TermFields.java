@@ -1,6 +1,6 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.base.Unit;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,9 +1,9 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.forecast.Terms;
-import dev.ambershim.core.procedure.School;
-import dev.ambershim.core.procedure.Way;
-import dev.ambershim.core.procedure.Ways;
+import dev.ambershim.core.plan.School;
+import dev.ambershim.core.plan.Terms;
+import dev.ambershim.core.plan.Way;
+import dev.ambershim.core.plan.Ways;
 
 /**
  * The ways a job is worked by. Three of them are also terms of the weighing, which knows only

@@ -1,8 +1,8 @@
 package dev.ambershim.core.picture;
 
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.notation.Unit;
-import dev.ambershim.core.runlog.RunSeries;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.runs.judging.RunSeries;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

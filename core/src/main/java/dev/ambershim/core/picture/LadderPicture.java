@@ -1,8 +1,8 @@
 package dev.ambershim.core.picture;
 
-import dev.ambershim.core.forecast.Ladder;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.build.Ladder;
 import dev.ambershim.core.picture.Mark.Anchor;
 import dev.ambershim.core.picture.Picture.Pen;
 import java.util.ArrayList;

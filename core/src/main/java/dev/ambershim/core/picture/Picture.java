@@ -18,42 +18,43 @@ public record Picture(double width, double height, List<Mark> marks, String desc
   }
 
   /** Gathers marks. */
-  static final class Pen {
+  public static final class Pen {
     private final List<Mark> marks = new ArrayList<>();
 
-    void box(double x, double y, double w, double h, Tone fill, String part) {
+    public void box(double x, double y, double w, double h, Tone fill, String part) {
       marks.add(new Mark.Box(x, y, w, h, fill, part));
     }
 
-    void raster(double x, double y, double w, double h, int columns, int[] colours) {
+    public void raster(double x, double y, double w, double h, int columns, int[] colours) {
       marks.add(new Mark.Raster(x, y, w, h, columns, colours));
     }
 
-    void line(double x1, double y1, double x2, double y2, Tone tone, double width) {
+    public void line(double x1, double y1, double x2, double y2, Tone tone, double width) {
       marks.add(new Mark.Line(x1, y1, x2, y2, tone, width, false));
     }
 
-    void dashed(double x1, double y1, double x2, double y2, Tone tone, double width) {
+    public void dashed(double x1, double y1, double x2, double y2, Tone tone, double width) {
       marks.add(new Mark.Line(x1, y1, x2, y2, tone, width, true));
     }
 
-    void trace(double[] xs, double[] ys, Tone tone, double width) {
+    public void trace(double[] xs, double[] ys, Tone tone, double width) {
       marks.add(new Mark.Trace(xs, ys, tone, width));
     }
 
-    void band(double[] xs, double[] tops, double[] bottoms, Tone tone) {
+    public void band(double[] xs, double[] tops, double[] bottoms, Tone tone) {
       marks.add(new Mark.Band(xs, tops, bottoms, tone));
     }
 
-    void words(double x, double y, String text, Tone tone, double size, Mark.Anchor anchor) {
+    public void words(double x, double y, String text, Tone tone, double size, Mark.Anchor anchor) {
       marks.add(new Mark.Words(x, y, text, tone, size, anchor, false));
     }
 
-    void strong(double x, double y, String text, Tone tone, double size, Mark.Anchor anchor) {
+    public void strong(
+        double x, double y, String text, Tone tone, double size, Mark.Anchor anchor) {
       marks.add(new Mark.Words(x, y, text, tone, size, anchor, true));
     }
 
-    Picture picture(double width, double height, String description) {
+    public Picture picture(double width, double height, String description) {
       return new Picture(width, height, marks, description);
     }
   }

@@ -1,27 +1,27 @@
 package dev.ambershim.core.picture;
 
 /** A chip seen from above, to scale in a box of a picture: x to the right, y upwards. */
-final class PlanScale {
+public final class PlanScale {
   final double perMillimetre;
   private final double x0;
   private final double y0;
 
   /** Fits a rectangle of mm, around the origin, into a box of the picture. */
-  PlanScale(double half, double left, double top, double width, double height) {
+  public PlanScale(double half, double left, double top, double width, double height) {
     perMillimetre = Math.min(width, height) / (2 * half);
     x0 = left + width / 2;
     y0 = top + height / 2;
   }
 
-  double x(double millimetres) {
+  public double x(double millimetres) {
     return x0 + millimetres * perMillimetre;
   }
 
-  double y(double millimetres) {
+  public double y(double millimetres) {
     return y0 - millimetres * perMillimetre;
   }
 
-  double length(double millimetres) {
+  public double length(double millimetres) {
     return millimetres * perMillimetre;
   }
 }

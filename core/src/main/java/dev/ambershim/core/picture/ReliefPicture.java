@@ -1,16 +1,16 @@
 package dev.ambershim.core.picture;
 
-import dev.ambershim.core.conduction.Patch;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.surface.FaceReport;
+import dev.ambershim.core.physics.surface.HighSpot;
+import dev.ambershim.core.physics.surface.MatingPair;
+import dev.ambershim.core.physics.surface.Outlier;
+import dev.ambershim.core.physics.surface.ProbedPoint;
+import dev.ambershim.core.physics.surface.ReliefMap;
 import dev.ambershim.core.picture.Mark.Anchor;
 import dev.ambershim.core.picture.Picture.Pen;
-import dev.ambershim.core.surface.FaceReport;
-import dev.ambershim.core.surface.HighSpot;
-import dev.ambershim.core.surface.MatingPair;
-import dev.ambershim.core.surface.Outlier;
-import dev.ambershim.core.surface.ProbedPoint;
-import dev.ambershim.core.surface.ReliefMap;
 import java.util.Optional;
 
 /**
@@ -121,7 +121,7 @@ public final class ReliefPicture {
     double[] xs = pair.xMillimetres();
     double[] ys = pair.yMillimetres();
     double[] box = {xs[0], xs[xs.length - 1], ys[0], ys[ys.length - 1]};
-    var grid = (dev.ambershim.core.conduction.ThicknessMap.Grid) pair.joint(0);
+    var grid = (dev.ambershim.core.physics.conduction.ThicknessMap.Grid) pair.joint(0);
     Pen pen = new Pen();
     PlanScale at =
         draw(

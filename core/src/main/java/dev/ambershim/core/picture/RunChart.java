@@ -1,12 +1,12 @@
 package dev.ambershim.core.picture;
 
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.picture.Mark.Anchor;
 import dev.ambershim.core.picture.Picture.Pen;
-import dev.ambershim.core.runlog.RunAnalysis;
-import dev.ambershim.core.runlog.RunLog;
-import dev.ambershim.core.runlog.RunMark;
+import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.judging.RunMark;
+import dev.ambershim.core.runs.reading.RunLog;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

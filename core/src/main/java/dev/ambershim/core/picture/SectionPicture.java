@@ -1,25 +1,25 @@
 package dev.ambershim.core.picture;
 
-import static dev.ambershim.core.assembly.Part.DIE;
-import static dev.ambershim.core.assembly.Part.INNER;
-import static dev.ambershim.core.assembly.Part.LID;
-import static dev.ambershim.core.assembly.Part.OUTER;
-import static dev.ambershim.core.assembly.Part.PLATE;
-import static dev.ambershim.core.assembly.Part.SUBSTRATE;
+import static dev.ambershim.core.physics.assembly.Part.DIE;
+import static dev.ambershim.core.physics.assembly.Part.INNER;
+import static dev.ambershim.core.physics.assembly.Part.LID;
+import static dev.ambershim.core.physics.assembly.Part.OUTER;
+import static dev.ambershim.core.physics.assembly.Part.PLATE;
+import static dev.ambershim.core.physics.assembly.Part.SUBSTRATE;
 
-import dev.ambershim.core.assembly.Build;
-import dev.ambershim.core.assembly.Chip;
-import dev.ambershim.core.assembly.Cooler;
-import dev.ambershim.core.assembly.Die;
-import dev.ambershim.core.assembly.Joint;
-import dev.ambershim.core.assembly.Lid;
-import dev.ambershim.core.material.Filling;
-import dev.ambershim.core.material.Material;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.notation.Unit;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.Chip;
+import dev.ambershim.core.physics.assembly.Cooler;
+import dev.ambershim.core.physics.assembly.Die;
+import dev.ambershim.core.physics.assembly.Joint;
+import dev.ambershim.core.physics.assembly.Lid;
+import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.picture.Mark.Anchor;
 import dev.ambershim.core.picture.Picture.Pen;
-import dev.ambershim.core.procedure.BenchState;
+import dev.ambershim.core.plan.ChipState;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -38,7 +38,7 @@ public final class SectionPicture {
   private final Chip chip;
   private final Cooler cooler;
   private final Build build;
-  private final BenchState state;
+  private final ChipState state;
   private final Notation notation;
   private final Pen pen = new Pen();
   private final double width;
@@ -53,7 +53,7 @@ public final class SectionPicture {
       Chip chip,
       Cooler cooler,
       Build build,
-      BenchState state,
+      ChipState state,
       Notation notation,
       double width,
       double height) {
@@ -69,7 +69,7 @@ public final class SectionPicture {
   /** Draws the section into a given size. */
   public static Picture of(
       Chip chip, Cooler cooler, Build build, Notation notation, double width, double height) {
-    BenchState whole = build.lidOn() ? BenchState.CLOSED : BenchState.BARE;
+    ChipState whole = build.lidOn() ? ChipState.CLOSED : ChipState.BARE;
     return new SectionPicture(chip, cooler, build, whole, notation, width, height).draw();
   }
 
@@ -82,7 +82,7 @@ public final class SectionPicture {
       Chip chip,
       Cooler cooler,
       Build build,
-      BenchState state,
+      ChipState state,
       Notation notation,
       double width,
       double height) {

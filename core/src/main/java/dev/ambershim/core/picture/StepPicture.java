@@ -1,13 +1,13 @@
 package dev.ambershim.core.picture;
 
-import dev.ambershim.core.assembly.Chip;
-import dev.ambershim.core.assembly.Die;
+import dev.ambershim.core.physics.assembly.Chip;
+import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.picture.Mark.Anchor;
 import dev.ambershim.core.picture.Picture.Pen;
-import dev.ambershim.core.procedure.School;
-import dev.ambershim.core.procedure.Sketch;
-import dev.ambershim.core.procedure.Way;
-import dev.ambershim.core.procedure.WorkCase;
+import dev.ambershim.core.plan.School;
+import dev.ambershim.core.plan.Sketch;
+import dev.ambershim.core.plan.Way;
+import dev.ambershim.core.plan.WorkCase;
 
 /**
  * The picture that helps at a step, drawn from the chip's own measures: from above where places

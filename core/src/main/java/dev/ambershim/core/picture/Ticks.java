@@ -7,9 +7,9 @@ package dev.ambershim.core.picture;
  * @param step distance between ticks
  * @param count how many
  */
-record Ticks(double first, double step, int count) {
+public record Ticks(double first, double step, int count) {
   /** At most {@code most} ticks inside low to high. */
-  static Ticks between(double low, double high, int most) {
+  public static Ticks between(double low, double high, int most) {
     double span = Math.max(high - low, 1e-9);
     double step = Math.pow(10, Math.floor(Math.log10(span / most)));
     for (double factor : new double[] {1, 2, 5, 10}) {
@@ -23,11 +23,11 @@ record Ticks(double first, double step, int count) {
     return new Ticks(low, span, 1);
   }
 
-  double at(int i) {
+  public double at(int i) {
     return first + i * step;
   }
 
-  int decimals() {
+  public int decimals() {
     return step >= 1 ? 0 : (int) Math.ceil(-Math.log10(step) - 1e-9);
   }
 }

@@ -4,21 +4,27 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.ambershim.core.assembly.Build;
-import dev.ambershim.core.assembly.Joint;
-import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.conduction.SolveWatch;
-import dev.ambershim.core.fit.Instrument;
-import dev.ambershim.core.fit.Reading;
-import dev.ambershim.core.fit.Top;
-import dev.ambershim.core.fit.TopKind;
-import dev.ambershim.core.material.Filling;
-import dev.ambershim.core.mounting.MountTerms;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.spread.PastePattern;
-import dev.ambershim.core.spread.PasteStroke;
-import dev.ambershim.core.spread.PasteTerms;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.Joint;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.fit.Instrument;
+import dev.ambershim.core.physics.fit.Reading;
+import dev.ambershim.core.physics.fit.Top;
+import dev.ambershim.core.physics.fit.TopKind;
+import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.physics.mounting.MountTerms;
+import dev.ambershim.core.physics.mounting.ScrewForce;
+import dev.ambershim.core.physics.spread.PastePattern;
+import dev.ambershim.core.physics.spread.PasteStroke;
+import dev.ambershim.core.physics.spread.PasteTerms;
+import dev.ambershim.core.stage.close.FirstStart;
+import dev.ambershim.core.stage.close.MountQuestion;
+import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.core.stage.coat.PasteQuestion;
+import dev.ambershim.core.stage.measure.FitQuestion;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -81,7 +87,7 @@ class MaterialQuestionsTest {
     var h = LIDDED.heights();
     Job job =
         LIDDED.withHeights(
-            new dev.ambershim.core.fit.Heights(
+            new dev.ambershim.core.physics.fit.Heights(
                 tops,
                 null,
                 null,
@@ -148,7 +154,7 @@ class MaterialQuestionsTest {
     var setup = PasteQuestion.of(own, 32);
     assertThat(setup.pressing().tilts()).isTrue();
     assertThat(setup.pattern()).isEqualTo(PastePattern.OWN);
-    var end = dev.ambershim.core.spread.PasteAmount.rest(setup, SolveWatch.NONE);
+    var end = dev.ambershim.core.physics.spread.PasteAmount.rest(setup, SolveWatch.NONE);
     assertThat(end.shadowCover()).isGreaterThan(0.95);
     assertThat(setup.cubicMillimetres()).isCloseTo(0.2 * 1000 / 2.6, within(1e-9));
   }
@@ -161,7 +167,7 @@ class MaterialQuestionsTest {
     assertThat(lid.checks().get(0)).startsWith("Socket and substrate").contains("of 250 N");
     MountTerms hard =
         new MountTerms(
-            dev.ambershim.core.mounting.Drive.TORQUE,
+            dev.ambershim.core.physics.mounting.Drive.TORQUE,
             4,
             null,
             null,
@@ -180,7 +186,7 @@ class MaterialQuestionsTest {
     MountQuestion crushed = MountQuestion.of(LIDDED.withMounting(hard), Notation.METRIC);
     assertThat(crushed.kept()).isFalse();
     // 0.4 N·m on M3 with K = 0.2 is 667 N a screw.
-    assertThat(MountQuestion.newtons(LIDDED.withMounting(hard))).isCloseTo(2666.7, within(0.1));
+    assertThat(ScrewForce.ofAll(hard)).isCloseTo(2666.7, within(0.1));
     assertThat(crushed.finding().sentence()).contains("more than it should bear");
     assertThat(MountQuestion.of(bare(), Notation.METRIC).checks())
         .anyMatch(c -> c.startsWith("Bare silicon, on an edge"));
@@ -203,7 +209,7 @@ class MaterialQuestionsTest {
     // cores there are the warmer ones, by hundredths of a kelvin under a stiff bed of fillers.
     assertThat(none.coresKelvin()).isEmpty();
     assertThat(cost.coresKelvin()).hasSize(8);
-    var cores = dev.ambershim.core.forecast.CoreLayout.of(uneven.chip()).cores();
+    var cores = dev.ambershim.core.physics.build.CoreLayout.of(uneven.chip()).cores();
     double right = 0;
     for (int i = 0; i < 8; i++) {
       right += Math.signum(cores.get(i).xMillimetres()) * cost.coresKelvin().get(i);

@@ -2,11 +2,12 @@ package dev.ambershim.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.ambershim.core.clocking.Headroom;
-import dev.ambershim.core.clocking.LadderTerms;
-import dev.ambershim.core.clocking.Outcome;
-import dev.ambershim.core.clocking.Rung;
-import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.runs.clocking.LadderTerms;
+import dev.ambershim.core.runs.clocking.Outcome;
+import dev.ambershim.core.runs.clocking.Rung;
+import dev.ambershim.core.stage.prove.Headroom;
+import dev.ambershim.core.stage.prove.RungPicture;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

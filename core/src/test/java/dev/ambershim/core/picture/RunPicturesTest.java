@@ -2,10 +2,11 @@ package dev.ambershim.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.ambershim.core.conduction.Patch;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.notation.Unit;
-import dev.ambershim.core.protocol.Protocol;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.runs.protocol.Protocol;
+import dev.ambershim.core.stage.baseline.LivePicture;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -2,20 +2,23 @@ package dev.ambershim.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.ambershim.core.assembly.CoolerClass;
-import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.conduction.SolveWatch;
-import dev.ambershim.core.conduction.Team;
-import dev.ambershim.core.forecast.Detail;
-import dev.ambershim.core.forecast.OptionKind;
-import dev.ambershim.core.forecast.OwnRecord;
-import dev.ambershim.core.forecast.Question;
-import dev.ambershim.core.forecast.Responses;
-import dev.ambershim.core.forecast.Situation;
-import dev.ambershim.core.forecast.Terms;
-import dev.ambershim.core.forecast.Weighing;
-import dev.ambershim.core.forecast.WhatIf;
-import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.build.Detail;
+import dev.ambershim.core.physics.build.Responses;
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.conduction.Team;
+import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.plan.Terms;
+import dev.ambershim.core.stage.weigh.CloseUp;
+import dev.ambershim.core.stage.weigh.HeatPicture;
+import dev.ambershim.core.stage.weigh.OptionsPicture;
+import dev.ambershim.core.stage.weigh.OwnRecord;
+import dev.ambershim.core.stage.weigh.Question;
+import dev.ambershim.core.stage.weigh.Weighing;
+import dev.ambershim.core.stage.weigh.WhatIf;
 import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -97,9 +100,9 @@ class WeighPicturesTest {
 
   @Test
   void bothMapsShareOneScaleAndTheHotterIsLighter() {
-    Detail now = Detail.now(weighing, Team.alone(), SolveWatch.NONE);
+    Detail now = CloseUp.now(weighing, Team.alone(), SolveWatch.NONE);
     Detail then =
-        Detail.then(
+        CloseUp.then(
             weighing,
             weighing.option(OptionKind.BARE_LAPPED).option(),
             Team.alone(),

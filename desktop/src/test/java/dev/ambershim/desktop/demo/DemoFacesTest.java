@@ -2,15 +2,15 @@ package dev.ambershim.desktop.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import dev.ambershim.core.assembly.StartingPoint;
-import dev.ambershim.core.fit.FitAnswer;
-import dev.ambershim.core.fit.FitWords;
-import dev.ambershim.core.fit.Heights;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.surface.Face;
-import dev.ambershim.core.surface.FaceReport;
-import dev.ambershim.core.surface.Shape;
-import dev.ambershim.core.surface.Surfaces;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.fit.Heights;
+import dev.ambershim.core.physics.surface.Face;
+import dev.ambershim.core.physics.surface.FaceReport;
+import dev.ambershim.core.physics.surface.Shape;
+import dev.ambershim.core.physics.surface.Surfaces;
+import dev.ambershim.core.stage.measure.FitAnswer;
+import dev.ambershim.core.stage.measure.FitWords;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 

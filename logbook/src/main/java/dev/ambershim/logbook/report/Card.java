@@ -1,13 +1,13 @@
 package dev.ambershim.logbook.report;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.procedure.Kit;
-import dev.ambershim.core.procedure.Plan;
-import dev.ambershim.core.procedure.PlanStep;
-import dev.ambershim.core.procedure.Schedule;
-import dev.ambershim.core.procedure.Schedule.Slot;
-import dev.ambershim.core.procedure.ScheduleWords;
+import dev.ambershim.core.plan.Kit;
+import dev.ambershim.core.plan.Plan;
+import dev.ambershim.core.plan.PlanStep;
+import dev.ambershim.core.plan.Schedule;
+import dev.ambershim.core.plan.Schedule.Slot;
+import dev.ambershim.core.stage.open.ScheduleWords;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;

@@ -1,14 +1,14 @@
 package dev.ambershim.logbook.report;
 
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.procedure.Flaw;
-import dev.ambershim.core.procedure.Photo;
-import dev.ambershim.core.procedure.Plan;
-import dev.ambershim.core.procedure.PlanStep;
-import dev.ambershim.core.procedure.StepEntry;
-import dev.ambershim.core.procedure.SurfaceVerdict;
-import dev.ambershim.core.procedure.WorkLog;
+import dev.ambershim.core.plan.Flaw;
+import dev.ambershim.core.plan.Photo;
+import dev.ambershim.core.plan.Plan;
+import dev.ambershim.core.plan.PlanStep;
+import dev.ambershim.core.plan.StepEntry;
+import dev.ambershim.core.plan.WorkLog;
+import dev.ambershim.core.stage.clean.SurfaceVerdict;
 import dev.ambershim.logbook.photo.Photos;
 import java.time.Duration;
 import java.time.Instant;

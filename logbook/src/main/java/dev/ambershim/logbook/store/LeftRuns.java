@@ -1,7 +1,6 @@
 package dev.ambershim.logbook.store;
 
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.logbook.files.LogFiles;
+import dev.ambershim.core.base.Problem;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;

@@ -1,11 +1,11 @@
 package dev.ambershim.logbook.store;
 
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.LogReader;
-import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.RunLog;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;

@@ -1,9 +1,9 @@
 package dev.ambershim.logbook.store;
 
-import dev.ambershim.core.runlog.Channel;
-import dev.ambershim.core.runlog.ReadNotes;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.runs.reading.Channel;
+import dev.ambershim.core.runs.reading.ReadNotes;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;

@@ -2,9 +2,9 @@ package dev.ambershim.logbook.store;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.type.TypeReference;
-import dev.ambershim.core.runlog.Channel;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.runs.reading.Channel;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;

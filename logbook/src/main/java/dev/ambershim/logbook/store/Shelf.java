@@ -2,11 +2,11 @@ package dev.ambershim.logbook.store;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.procedure.ShelfItem;
-import dev.ambershim.core.procedure.Use;
+import dev.ambershim.core.plan.ShelfItem;
+import dev.ambershim.core.plan.Use;
 import java.util.ArrayList;
 import java.util.List;
 

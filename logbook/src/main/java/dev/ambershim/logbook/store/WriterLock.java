@@ -1,7 +1,7 @@
 package dev.ambershim.logbook.store;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;

@@ -1,5 +1,5 @@
 /**
- * The logbook on disk: SQLite, its migrations, its lock, undo and redo. Bundles and reports are
- * written elsewhere, from what this package gives.
+ * The logbook on disk: the database, attachments, copies, rights, and where data lies. What a job
+ * says is the core's business.
  */
 package dev.ambershim.logbook.store;

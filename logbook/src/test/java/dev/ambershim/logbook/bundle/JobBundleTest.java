@@ -3,23 +3,23 @@ package dev.ambershim.logbook.bundle;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
-import dev.ambershim.core.forecast.OptionKind;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.procedure.BenchTimer;
-import dev.ambershim.core.procedure.Flaw;
-import dev.ambershim.core.procedure.Flaw.Face;
-import dev.ambershim.core.procedure.Flaw.Kind;
-import dev.ambershim.core.procedure.Hours;
-import dev.ambershim.core.procedure.Mishap;
-import dev.ambershim.core.procedure.Mishap.Harm;
-import dev.ambershim.core.procedure.Moment;
-import dev.ambershim.core.procedure.Photo;
-import dev.ambershim.core.procedure.Span;
-import dev.ambershim.core.procedure.Supply;
-import dev.ambershim.core.procedure.Use;
-import dev.ambershim.core.procedure.Way;
-import dev.ambershim.core.procedure.Ways;
-import dev.ambershim.core.procedure.WorkLog;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.plan.Flaw;
+import dev.ambershim.core.plan.Flaw.Face;
+import dev.ambershim.core.plan.Flaw.Kind;
+import dev.ambershim.core.plan.Hours;
+import dev.ambershim.core.plan.Mishap;
+import dev.ambershim.core.plan.Mishap.Harm;
+import dev.ambershim.core.plan.Moment;
+import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.plan.Photo;
+import dev.ambershim.core.plan.Span;
+import dev.ambershim.core.plan.StepTimer;
+import dev.ambershim.core.plan.Supply;
+import dev.ambershim.core.plan.Use;
+import dev.ambershim.core.plan.Way;
+import dev.ambershim.core.plan.Ways;
+import dev.ambershim.core.plan.WorkLog;
 import dev.ambershim.logbook.Fixture;
 import dev.ambershim.logbook.photo.Photos;
 import dev.ambershim.logbook.store.Logbook;
@@ -118,7 +118,7 @@ class JobBundleTest {
             .done("marks", at.plusSeconds(240), List.of(new Use("bottle", Supply.ALCOHOL, 5)))
             .with("lift", e -> e.withMishap(new Mishap("slipped", Harm.MENDED, "slower", null)))
             .withTimer(
-                new BenchTimer(
+                new StepTimer(
                     "cover", "dries", new Moment(at, "boot", 12.5), new Span(10, 15, 30), null))
             .withFlaws(List.of(new Flaw(Face.DIE, Kind.SCRATCH, false, "corner")))
             .withHours(new Hours("18:00", "22:00", List.of(5, 6)))

@@ -3,8 +3,8 @@ package dev.ambershim.logbook.photo;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.procedure.Photo;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.plan.Photo;
 import dev.ambershim.logbook.Fixture;
 import dev.ambershim.logbook.store.Logbook;
 import java.awt.Color;

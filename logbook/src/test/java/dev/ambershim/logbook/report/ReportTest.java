@@ -7,71 +7,71 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
-import dev.ambershim.core.clocking.Outcome;
-import dev.ambershim.core.clocking.Rung;
-import dev.ambershim.core.conduction.SolveWatch;
-import dev.ambershim.core.dosing.Alloy;
-import dev.ambershim.core.dosing.CloseTerms;
-import dev.ambershim.core.dosing.CoatTerms;
-import dev.ambershim.core.dosing.Cover;
-import dev.ambershim.core.dosing.Cure;
-import dev.ambershim.core.dosing.Finish;
-import dev.ambershim.core.dosing.GlueKind;
-import dev.ambershim.core.dosing.Measuring;
-import dev.ambershim.core.dosing.MetalFace;
-import dev.ambershim.core.dosing.MetalPlace;
-import dev.ambershim.core.fit.Heights;
-import dev.ambershim.core.fit.Instrument;
-import dev.ambershim.core.fit.Reading;
-import dev.ambershim.core.fit.ShimTerms;
-import dev.ambershim.core.fit.Top;
-import dev.ambershim.core.fit.TopKind;
-import dev.ambershim.core.forecast.OwnRecord;
-import dev.ambershim.core.forecast.Question;
-import dev.ambershim.core.forecast.Responses;
-import dev.ambershim.core.forecast.Weighing;
-import dev.ambershim.core.forecast.WhatIf;
-import dev.ambershim.core.job.Assessment;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
-import dev.ambershim.core.job.WeighQuestion;
-import dev.ambershim.core.mounting.MountTerms;
-import dev.ambershim.core.notation.Notation;
+import dev.ambershim.core.physics.build.Responses;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.dosing.Alloy;
+import dev.ambershim.core.physics.dosing.CloseTerms;
+import dev.ambershim.core.physics.dosing.CoatTerms;
+import dev.ambershim.core.physics.dosing.Cover;
+import dev.ambershim.core.physics.dosing.Cure;
+import dev.ambershim.core.physics.dosing.Finish;
+import dev.ambershim.core.physics.dosing.GlueKind;
+import dev.ambershim.core.physics.dosing.Measuring;
+import dev.ambershim.core.physics.dosing.MetalFace;
+import dev.ambershim.core.physics.dosing.MetalPlace;
+import dev.ambershim.core.physics.fit.Heights;
+import dev.ambershim.core.physics.fit.Instrument;
+import dev.ambershim.core.physics.fit.Reading;
+import dev.ambershim.core.physics.fit.ShimTerms;
+import dev.ambershim.core.physics.fit.Top;
+import dev.ambershim.core.physics.fit.TopKind;
+import dev.ambershim.core.physics.mounting.MountTerms;
+import dev.ambershim.core.physics.spread.PasteClass;
+import dev.ambershim.core.physics.spread.PastePattern;
+import dev.ambershim.core.physics.spread.PasteStroke;
+import dev.ambershim.core.physics.spread.PasteTerms;
+import dev.ambershim.core.physics.surface.Grit;
+import dev.ambershim.core.physics.surface.LapPass;
+import dev.ambershim.core.physics.surface.LapTerms;
+import dev.ambershim.core.physics.surface.ProbedPoint;
+import dev.ambershim.core.physics.surface.Relief;
+import dev.ambershim.core.physics.surface.Surfaces;
 import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.RunChart;
 import dev.ambershim.core.picture.Tone;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.procedure.Flaw;
-import dev.ambershim.core.procedure.Flaw.Face;
-import dev.ambershim.core.procedure.Flaw.Kind;
-import dev.ambershim.core.procedure.Kit;
-import dev.ambershim.core.procedure.Mishap;
-import dev.ambershim.core.procedure.Mishap.Harm;
-import dev.ambershim.core.procedure.Photo;
-import dev.ambershim.core.procedure.Plan;
-import dev.ambershim.core.procedure.PlanStep;
-import dev.ambershim.core.procedure.Schedule;
-import dev.ambershim.core.procedure.WorkLog;
-import dev.ambershim.core.runlog.Channel;
-import dev.ambershim.core.runlog.ReadNotes;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.runlog.RunAnalyser;
-import dev.ambershim.core.runlog.RunLog;
-import dev.ambershim.core.spread.PasteClass;
-import dev.ambershim.core.spread.PastePattern;
-import dev.ambershim.core.spread.PasteStroke;
-import dev.ambershim.core.spread.PasteTerms;
-import dev.ambershim.core.surface.Grit;
-import dev.ambershim.core.surface.LapPass;
-import dev.ambershim.core.surface.LapTerms;
-import dev.ambershim.core.surface.ProbedPoint;
-import dev.ambershim.core.surface.Relief;
-import dev.ambershim.core.surface.Surfaces;
+import dev.ambershim.core.plan.Flaw;
+import dev.ambershim.core.plan.Flaw.Face;
+import dev.ambershim.core.plan.Flaw.Kind;
+import dev.ambershim.core.plan.Kit;
+import dev.ambershim.core.plan.Mishap;
+import dev.ambershim.core.plan.Mishap.Harm;
+import dev.ambershim.core.plan.Photo;
+import dev.ambershim.core.plan.Plan;
+import dev.ambershim.core.plan.PlanStep;
+import dev.ambershim.core.plan.Schedule;
+import dev.ambershim.core.plan.WorkLog;
+import dev.ambershim.core.runs.clocking.Outcome;
+import dev.ambershim.core.runs.clocking.Rung;
+import dev.ambershim.core.runs.judging.RunAnalyser;
+import dev.ambershim.core.runs.reading.Channel;
+import dev.ambershim.core.runs.reading.ReadNotes;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.weigh.OwnRecord;
+import dev.ambershim.core.stage.weigh.Question;
+import dev.ambershim.core.stage.weigh.WeighQuestion;
+import dev.ambershim.core.stage.weigh.Weighing;
+import dev.ambershim.core.stage.weigh.WhatIf;
 import dev.ambershim.logbook.Fixture;
-import dev.ambershim.logbook.results.ResultCsv;
+import dev.ambershim.logbook.formats.ResultCsv;
 import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.StoredJob;
@@ -227,11 +227,19 @@ class ReportTest {
         .withSurfaces(
             new Surfaces(
                 List.of(
-                    new Relief(dev.ambershim.core.surface.Face.LID_TOP, "as it came", hollow, 0),
-                    new Relief(dev.ambershim.core.surface.Face.LID_TOP, "lapped", lapped, 1)),
+                    new Relief(
+                        dev.ambershim.core.physics.surface.Face.LID_TOP, "as it came", hollow, 0),
+                    new Relief(
+                        dev.ambershim.core.physics.surface.Face.LID_TOP, "lapped", lapped, 1)),
                 List.of(
                     new LapPass(
-                        dev.ambershim.core.surface.Face.LID_TOP, Grit.P800, 250, 10, 120, 4.0, "")),
+                        dev.ambershim.core.physics.surface.Face.LID_TOP,
+                        Grit.P800,
+                        250,
+                        10,
+                        120,
+                        4.0,
+                        "")),
                 LapTerms.USUAL));
   }
 
@@ -348,7 +356,7 @@ class ReportTest {
         job.withSurfaces(
             Surfaces.NONE.with(
                 new Relief(
-                    dev.ambershim.core.surface.Face.DIE,
+                    dev.ambershim.core.physics.surface.Face.DIE,
                     "",
                     List.of(new ProbedPoint(0, 0, Double.NaN)),
                     0)));

@@ -3,9 +3,9 @@ package dev.ambershim.logbook.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.ambershim.core.assembly.StartingPoint;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.physics.assembly.StartingPoint;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,7 +1,7 @@
 package dev.ambershim.sensors.gauge;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;

@@ -1,8 +1,8 @@
 package dev.ambershim.sensors.kernel;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.sensors.Source;
 import java.nio.file.Files;
 import java.nio.file.Path;

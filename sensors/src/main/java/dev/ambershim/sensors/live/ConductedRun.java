@@ -1,13 +1,13 @@
 package dev.ambershim.sensors.live;
 
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.protocol.Conductor;
-import dev.ambershim.core.protocol.Phase;
-import dev.ambershim.core.protocol.Protocol;
-import dev.ambershim.core.protocol.Status;
-import dev.ambershim.core.protocol.Stop;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.protocol.Conductor;
+import dev.ambershim.core.runs.protocol.Phase;
+import dev.ambershim.core.runs.protocol.Protocol;
+import dev.ambershim.core.runs.protocol.Status;
+import dev.ambershim.core.runs.protocol.Stop;
 import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
 import java.io.UncheckedIOException;

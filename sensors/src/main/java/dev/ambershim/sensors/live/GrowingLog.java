@@ -1,10 +1,10 @@
 package dev.ambershim.sensors.live;
 
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.Channel;
-import dev.ambershim.core.runlog.LogReader;
-import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.reading.Channel;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.sensors.Source;
 import java.io.IOException;
 import java.nio.file.Files;

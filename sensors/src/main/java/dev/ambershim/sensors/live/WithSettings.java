@@ -1,7 +1,7 @@
 package dev.ambershim.sensors.live;
 
-import dev.ambershim.core.protocol.Protocol;
-import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.runs.protocol.Protocol;
+import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.sensors.Source;
 import java.util.ArrayList;
 import java.util.Arrays;

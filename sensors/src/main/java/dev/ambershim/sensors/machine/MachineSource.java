@@ -1,6 +1,6 @@
 package dev.ambershim.sensors.machine;
 
-import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.sensors.Source;
 import dev.ambershim.sensors.kernel.KernelSource;
 import java.nio.file.Path;

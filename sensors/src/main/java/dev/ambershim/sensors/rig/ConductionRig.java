@@ -1,13 +1,13 @@
 package dev.ambershim.sensors.rig;
 
-import dev.ambershim.core.assembly.Cooler;
-import dev.ambershim.core.conduction.HeatSource;
-import dev.ambershim.core.conduction.SolveWatch;
-import dev.ambershim.core.conduction.StackCase;
-import dev.ambershim.core.conduction.StackSolution;
-import dev.ambershim.core.conduction.Team;
-import dev.ambershim.core.conduction.TransientSolver;
-import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.physics.assembly.Cooler;
+import dev.ambershim.core.physics.conduction.HeatSource;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.StackSolution;
+import dev.ambershim.core.physics.conduction.Team;
+import dev.ambershim.core.physics.conduction.TransientSolver;
+import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
 import java.util.ArrayList;

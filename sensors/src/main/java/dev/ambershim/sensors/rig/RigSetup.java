@@ -1,8 +1,8 @@
 package dev.ambershim.sensors.rig;
 
-import dev.ambershim.core.forecast.Situation;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.build.Situation;
 import java.util.EnumMap;
 import java.util.Map;
 

@@ -1,15 +1,15 @@
 package dev.ambershim.sensors.rig;
 
-import dev.ambershim.core.assembly.Part;
-import dev.ambershim.core.conduction.Patch;
-import dev.ambershim.core.conduction.StackCase;
-import dev.ambershim.core.conduction.StackLayer;
-import dev.ambershim.core.conduction.ThicknessMap;
-import dev.ambershim.core.forecast.BuildStack;
-import dev.ambershim.core.forecast.CoreLayout;
-import dev.ambershim.core.material.Material;
-import dev.ambershim.core.problem.Place;
-import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.assembly.Part;
+import dev.ambershim.core.physics.build.BuildStack;
+import dev.ambershim.core.physics.build.CoreLayout;
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.StackLayer;
+import dev.ambershim.core.physics.conduction.ThicknessMap;
+import dev.ambershim.core.physics.material.Material;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.ambershim.core.problem.Problem;
+import dev.ambershim.core.base.Problem;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.LogReader;
-import dev.ambershim.core.runlog.Role;
-import dev.ambershim.core.runlog.RunLog;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.sensors.Source.Sample;
 import dev.ambershim.sensors.Source.Sensor;
 import java.io.IOException;

@@ -3,8 +3,8 @@ package dev.ambershim.sensors.live;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.sensors.Source.Sample;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,8 +1,8 @@
 package dev.ambershim.sensors.live;
 
-import dev.ambershim.core.notation.Notation;
-import dev.ambershim.core.protocol.Protocol;
-import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.runs.protocol.Protocol;
+import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
 import java.nio.file.Path;

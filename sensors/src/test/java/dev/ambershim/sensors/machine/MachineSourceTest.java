@@ -6,8 +6,8 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
-import dev.ambershim.core.problem.Problem;
-import dev.ambershim.core.runlog.Role;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.sensors.Source;
 import dev.ambershim.sensors.Source.Sensor;
 import java.util.List;
@@ -84,7 +84,7 @@ class MachineSourceTest {
               throw new UnsatisfiedLinkError("no native part here");
             });
     assertThat(alone).isSameAs(kernel);
-    Problem none = new Problem("sensors.none", dev.ambershim.core.problem.Place.NOWHERE, "-", "-");
+    Problem none = new Problem("sensors.none", dev.ambershim.core.base.Place.NOWHERE, "-", "-");
     Source other =
         MachineSource.of(
             () -> {

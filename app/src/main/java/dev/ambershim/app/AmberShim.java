@@ -1,0 +1,74 @@
+package dev.ambershim.app;
+
+import dev.ambershim.cli.Commands;
+import dev.ambershim.desktop.quickstart.DesktopApp;
+import dev.ambershim.desktop.quickstart.LaunchOptions;
+import dev.ambershim.logbook.store.DataFolder;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.IVersionProvider;
+import picocli.CommandLine.Option;
+
+/** {@code amber-shim}: without a command the window, else the command. */
+@Command(
+    name = "amber-shim",
+    mixinStandardHelpOptions = true,
+    versionProvider = AmberShim.Version.class,
+    description = "A bench companion for people who open processors.",
+    footer = {
+      "",
+      "amber-shim bench WHAT measures speed as a ratio within one run; it is no part of the"
+          + " application."
+    })
+public final class AmberShim implements Callable<Integer> {
+  @Option(names = "--demo", description = "Show the demo in a scratch copy.")
+  boolean demo;
+
+  @Option(names = "--logbook", paramLabel = "DIR", description = "Use the logbook in this folder.")
+  Path logbook;
+
+  @Option(names = "--read-only", description = "Look only; another window may have it open.")
+  boolean readOnly;
+
+  @Option(
+      names = "--picture",
+      paramLabel = "FILE",
+      description = "Write a picture of the window once it is up.")
+  Path picture;
+
+  /** Runs a command line and ends the process. */
+  public static void main(String[] arguments) {
+    if (arguments.length == 0 || (arguments.length == 1 && arguments[0].equals("--demo"))) {
+      // The two usual ways to start need no command line, whose classes take a while to load.
+      AmberShim window = new AmberShim();
+      window.demo = arguments.length == 1;
+      System.exit(window.call());
+    }
+    CommandLine line = Commands.under(new AmberShim());
+    line.addSubcommand(new ScreenshotsCommand());
+    System.exit(Commands.run(Commands.ready(line), arguments));
+  }
+
+  @Override
+  public Integer call() {
+    Path folder =
+        logbook != null
+            ? logbook
+            : DataFolder.of(System.getenv(), Path.of(System.getProperty("user.home")));
+    DesktopApp.run(
+        new LaunchOptions(folder.toAbsolutePath(), demo, readOnly, Optional.ofNullable(picture)));
+    return 0;
+  }
+
+  /** The version, from the archive's own manifest. */
+  static final class Version implements IVersionProvider {
+    @Override
+    public String[] getVersion() {
+      String version = AmberShim.class.getPackage().getImplementationVersion();
+      return new String[] {"Amber Shim " + (version == null ? "(unpacked)" : version)};
+    }
+  }
+}

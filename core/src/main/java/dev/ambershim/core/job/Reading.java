@@ -1,0 +1,69 @@
+package dev.ambershim.core.job;
+
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+
+/**
+ * One settled state of the chip as it is now.
+ *
+ * @param name what the person calls it, such as the log's name
+ * @param watts chip power
+ * @param coreCelsius mean over the cores
+ * @param roomCelsius room air
+ * @param coolantCelsius coolant, or null
+ * @param lidCelsius the middle of the lid's top, or null
+ */
+public record Reading(
+    String name,
+    double watts,
+    double coreCelsius,
+    double roomCelsius,
+    Double coolantCelsius,
+    Double lidCelsius) {
+  /**
+   * A reading that a person typed.
+   *
+   * @throws Problem {@code reading.…} if it cannot be
+   */
+  public static Reading checked(
+      String name, double watts, double core, double room, Double coolant, Double lid) {
+    if (!(watts >= 1 && watts <= 2000)) {
+      throw problem("watts", "heat", watts + " W cannot be.", "Give the chip's power in W.");
+    }
+    if (!(room >= -40 && room <= 60)) {
+      throw problem(
+          "room", "room", room + " °C is no room.", "Give the air at the cooler's intake.");
+    }
+    if (!(core > room && core <= 150)) {
+      throw problem(
+          "core",
+          "mean of cores",
+          core + " °C does not fit a room of " + room + " °C.",
+          "Under load the cores are hotter than the room; give both in the same unit.");
+    }
+    if (coolant != null && !(coolant >= room - 1 && coolant <= core)) {
+      throw problem(
+          "coolant",
+          "coolant",
+          coolant + " °C does not lie between room and cores.",
+          "Leave it empty if you do not know it.");
+    }
+    if (lid != null && !(lid >= room && lid <= core)) {
+      throw problem(
+          "lid",
+          "lid's middle",
+          lid + " °C does not lie between room and cores.",
+          "Leave it empty if you do not know it.");
+    }
+    return new Reading(name, watts, core, room, coolant, lid);
+  }
+
+  private static Problem problem(String key, String field, String what, String remedy) {
+    return new Problem("reading." + key, Place.field(field), what, remedy);
+  }
+
+  /** A reading of cores and room alone. */
+  public static Reading plain(String name, double watts, double coreCelsius, double roomCelsius) {
+    return new Reading(name, watts, coreCelsius, roomCelsius, null, null);
+  }
+}

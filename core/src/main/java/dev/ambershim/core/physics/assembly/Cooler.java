@@ -1,0 +1,100 @@
+package dev.ambershim.core.physics.assembly;
+
+import dev.ambershim.core.physics.material.Material;
+
+/**
+ * The cooler, as its cold plate, the footprint of what takes heat off the plate's far face, and one
+ * resistance from there to the room.
+ *
+ * @param name what the person calls it
+ * @param widthMillimetres cold plate size in x
+ * @param depthMillimetres cold plate size in y
+ * @param thicknessMillimetres cold plate thickness
+ * @param material cold plate material
+ * @param resistanceKelvinPerWatt from the plate's far face to room air
+ * @param kind what kind of cooler it is; null for another
+ * @param finWidthMillimetres footprint of fins, channels or heat pipes in x; null for the whole
+ *     plate
+ * @param finDepthMillimetres the same in y
+ * @param reachMillimetres how far the mount lets the plate come down below a lid's top; null for
+ *     the usual
+ */
+public record Cooler(
+    String name,
+    double widthMillimetres,
+    double depthMillimetres,
+    double thicknessMillimetres,
+    Material material,
+    double resistanceKelvinPerWatt,
+    CoolerClass kind,
+    Double finWidthMillimetres,
+    Double finDepthMillimetres,
+    Double reachMillimetres) {
+  /** Springs and standoffs usually leave this much, by common practice, mm. */
+  public static final double USUAL_REACH = 3.5;
+
+  /** Fills in what an older job does not say. */
+  public Cooler {
+    kind = kind == null ? CoolerClass.OTHER : kind;
+    finWidthMillimetres = finWidthMillimetres == null ? widthMillimetres : finWidthMillimetres;
+    finDepthMillimetres = finDepthMillimetres == null ? depthMillimetres : finDepthMillimetres;
+    reachMillimetres = reachMillimetres == null ? USUAL_REACH : reachMillimetres;
+  }
+
+  /** A cooler of no particular kind whose fins cover the whole plate. */
+  public static Cooler plain(
+      String name,
+      double widthMillimetres,
+      double depthMillimetres,
+      double thicknessMillimetres,
+      Material material,
+      double resistanceKelvinPerWatt) {
+    return new Cooler(
+        name,
+        widthMillimetres,
+        depthMillimetres,
+        thicknessMillimetres,
+        material,
+        resistanceKelvinPerWatt,
+        null,
+        null,
+        null,
+        null);
+  }
+
+  /** Plate area in mm². */
+  public double areaSquareMillimetres() {
+    return widthMillimetres * depthMillimetres;
+  }
+
+  /** Width over which heat leaves the plate: the fins', as far as there is a plate, mm. */
+  public double finnedWidthMillimetres() {
+    return Math.min(finWidthMillimetres, widthMillimetres);
+  }
+
+  /** Depth over which heat leaves the plate, mm. */
+  public double finnedDepthMillimetres() {
+    return Math.min(finDepthMillimetres, depthMillimetres);
+  }
+
+  /** Film coefficient over the fins' footprint that gives the resistance to the room, W/m²·K. */
+  public double filmWattsPerSquareMetreKelvin() {
+    return 1
+        / (resistanceKelvinPerWatt * finnedWidthMillimetres() * finnedDepthMillimetres() * 1e-6);
+  }
+
+  /** The same cooler with another resistance to the room. */
+  public Cooler withResistance(double kelvinPerWatt) {
+    return new Cooler(
+        name,
+        widthMillimetres,
+        depthMillimetres,
+        thicknessMillimetres,
+        material,
+        kelvinPerWatt,
+        kind,
+        finWidthMillimetres,
+        finDepthMillimetres,
+        reachMillimetres);
+  }
+}

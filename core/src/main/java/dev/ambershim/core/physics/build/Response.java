@@ -1,0 +1,303 @@
+package dev.ambershim.core.physics.build;
+
+import dev.ambershim.core.physics.build.Ladder.Doubt;
+import dev.ambershim.core.physics.conduction.LiveStack;
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.StackSolution;
+import dev.ambershim.core.physics.conduction.Team;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * How hot each core of a situation gets for each watt, for any size of its doubtful figures. The
+ * stack is solved in three dimensions at the likely figures and with each figure moved both ways;
+ * between these points the closed-form ladder, corrected to meet them, is used. Resistances are
+ * relative to room air.
+ */
+public final class Response {
+  /** Steps of the logarithm: each figure is halved and doubled. */
+  private static final double STEP = Math.log(2);
+
+  /** Finer grids change a typical gain by less than the doubt in any joint. */
+  private static final long CELLS = 10_000;
+
+  private static final long CELLS_BY_CORE = 1_000;
+
+  private static final int FIGURES = 4;
+
+  private final Situation situation;
+  private final CoreLayout layout;
+  private final double[][] correction;
+  private final double local;
+  private final double joint;
+  private final Ladder ladder;
+
+  private Response(
+      Situation situation, CoreLayout layout, double[][] correction, double local, Ladder ladder) {
+    this.situation = situation;
+    this.layout = layout;
+    this.correction = correction;
+    this.local = local;
+    this.joint =
+        ladder.steps().stream()
+            .filter(s -> s.name().equals("inner joint") || s.name().equals("bare joint"))
+            .mapToDouble(Ladder.Step::kelvinPerWatt)
+            .sum();
+    this.ladder = ladder;
+  }
+
+  /**
+   * Solves a situation.
+   *
+   * @param watch asked between solutions
+   * @throws dev.ambershim.core.base.Problem {@code stack.…} if the stack cannot be
+   * @throws java.util.concurrent.CancellationException if the watch says so
+   */
+  public static Response of(Situation at, Team team, SolveWatch watch) {
+    CoreLayout layout = CoreLayout.of(at.chip());
+    StackCase first = BuildStack.of(at, Doubt.NONE, layout, 1, 0);
+    LiveStack live = new LiveStack(first, cells(layout), team);
+    StackSolution likely = live.update(first, watch);
+    List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
+    Ladder ladder = shadow(at, likely, layout, live.layersOver(dies), 0);
+    int outputs = layout.cores().size() + 2;
+    double[][] correction = new double[outputs][1 + 2 * FIGURES];
+    double[] middle = offLadder(at, Doubt.NONE, likely, live, layout);
+    for (int o = 0; o < outputs; o++) {
+      correction[o][0] = middle[o];
+    }
+    for (int f = 0; f < FIGURES; f++) {
+      if (f == 0 && !at.build().lidOn()) {
+        continue; // there is no inner joint
+      }
+      double[] up = moved(at, f, STEP, live, layout, watch);
+      double[] down = moved(at, f, -STEP, live, layout, watch);
+      for (int o = 0; o < outputs; o++) {
+        correction[o][1 + 2 * f] = (up[o] - down[o]) / (2 * STEP);
+        correction[o][2 + 2 * f] = (up[o] - 2 * middle[o] + down[o]) / (2 * STEP * STEP);
+      }
+    }
+    return new Response(at, layout, correction, local(first, live, layout, likely, watch), ladder);
+  }
+
+  /** Temperatures and ladder of a situation at one set of figures. */
+  public static Detail detail(
+      Situation at, double[] logs, double watts, double roomCelsius, Team team, SolveWatch watch) {
+    CoreLayout layout = CoreLayout.of(at.chip());
+    StackCase stack = BuildStack.of(at, doubt(logs), layout, watts, roomCelsius);
+    LiveStack live = new LiveStack(stack, cells(layout), team);
+    StackSolution solved = live.update(stack, LiveStack.FOR_A_PICTURE, watch);
+    List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
+    Ladder kelvin = shadow(at, solved, layout, live.layersOver(dies), roomCelsius);
+    List<Ladder.Step> steps =
+        kelvin.steps().stream()
+            .map(s -> new Ladder.Step(s.name(), s.kelvinPerWatt() / watts))
+            .toList();
+    return new Detail(solved.map(), new Ladder(steps), watts, solved.peakCelsius());
+  }
+
+  private static long cells(CoreLayout layout) {
+    return CELLS + CELLS_BY_CORE * Math.min(layout.cores().size(), 32);
+  }
+
+  private static double[] moved(
+      Situation at, int figure, double by, LiveStack live, CoreLayout layout, SolveWatch watch) {
+    double[] logs = new double[FIGURES];
+    logs[figure] = by;
+    Doubt doubt = doubt(logs);
+    StackSolution there = live.update(BuildStack.of(at, doubt, layout, 1, 0), watch);
+    return offLadder(at, doubt, there, live, layout);
+  }
+
+  static Doubt doubt(double[] logs) {
+    return new Doubt(Math.exp(logs[0]), Math.exp(logs[1]), Math.exp(logs[2]), Math.exp(logs[3]));
+  }
+
+  /** Logarithms of solution over ladder: each core, the middle of the lid's top, the mean. */
+  private static double[] offLadder(
+      Situation at, Doubt doubt, StackSolution solved, LiveStack live, CoreLayout layout) {
+    Ladder ladder = Ladder.of(at.chip(), at.cooler(), at.build(), doubt);
+    int cores = layout.cores().size();
+    double[] all = new double[cores + 2];
+    double mean = 0;
+    for (int c = 0; c < cores; c++) {
+      double celsius = solved.sources().get(c).meanCelsius();
+      all[c] = Math.log(celsius / ladder.totalKelvinPerWatt());
+      mean += celsius / cores;
+    }
+    all[cores + 1] = Math.log(mean / ladder.totalKelvinPerWatt());
+    if (at.build().lidOn()) {
+      // Where a probe is put: a few millimetres around the lid's middle.
+      Patch probe = layout.cores().get(0);
+      double nearest = Double.POSITIVE_INFINITY;
+      for (Patch p : layout.cores()) {
+        double away = Math.hypot(p.xMillimetres(), p.yMillimetres());
+        if (away < nearest) {
+          nearest = away;
+          probe = p;
+        }
+      }
+      all[cores] =
+          Math.log(live.layersOver(List.of(probe)).get(2).topMeanCelsius() / aboveLid(ladder));
+    }
+    return all;
+  }
+
+  /** Resistance of a ladder from the lid's top on, K/W. */
+  private static double aboveLid(Ladder ladder) {
+    double sum = 0;
+    boolean above = false;
+    for (Ladder.Step step : ladder.steps()) {
+      sum += above ? step.kelvinPerWatt() : 0;
+      above |= step.name().equals("lid");
+    }
+    return sum;
+  }
+
+  /**
+   * Rise of a core over its mates for each watt that it takes more and they take less, K/W: the
+   * mean of the two cores next to the middle one's rise. One alone would be taken by chance where
+   * cores in the corners and between them are equally far from the mean.
+   */
+  private static double local(
+      StackCase first, LiveStack live, CoreLayout layout, StackSolution even, SolveWatch watch) {
+    int cores = layout.cores().size();
+    if (cores < 2) {
+      return 0;
+    }
+    // What else gives off heat comes after the cores.
+    double[] rise =
+        even.sources().stream().limit(cores).mapToDouble(s -> s.meanCelsius()).toArray();
+    double mean = Arrays.stream(rise).average().orElseThrow();
+    List<Integer> byRise =
+        IntStream.range(0, cores).boxed().sorted(Comparator.comparingDouble(c -> rise[c])).toList();
+    int cooler = (int) Arrays.stream(rise).filter(r -> r < mean).count();
+    int below = byRise.get(Math.max(0, cooler - 1));
+    int above = byRise.get(Math.min(cores - 1, cooler));
+    double sum = 0;
+    for (int typical : new int[] {below, above}) {
+      double[] watts = first.heat().stream().mapToDouble(h -> h.watts()).toArray();
+      double more = watts[typical] / 2;
+      for (int c = 0; c < cores; c++) {
+        watts[c] += c == typical ? more : -more / (cores - 1);
+      }
+      StackSolution uneven = live.update(first.withWatts(watts), watch);
+      double after = uneven.sources().get(typical).meanCelsius();
+      for (int c = 0; c < cores; c++) {
+        after -= uneven.sources().get(c).meanCelsius() / cores;
+      }
+      sum += (after - (rise[typical] - mean)) / more;
+    }
+    return sum / 2;
+  }
+
+  /** The ladder in the dies' shadow: what lies above the dies, face by face, K as solved. */
+  private static Ladder shadow(
+      Situation at,
+      StackSolution solved,
+      CoreLayout layout,
+      List<StackSolution.Layer> faces,
+      double roomCelsius) {
+    double cores = 0;
+    for (int c = 0; c < layout.cores().size(); c++) {
+      cores += solved.sources().get(c).meanCelsius() / layout.cores().size();
+    }
+    List<Ladder.Step> steps = new ArrayList<>();
+    double last = cores;
+    boolean lid = at.build().lidOn();
+    String[] names =
+        lid
+            ? new String[] {"die", "inner joint", "lid", "outer joint", "cold plate"}
+            : new String[] {"die", "bare joint", "cold plate"};
+    for (int i = 0; i < names.length; i++) {
+      // A joint ends where the next solid begins.
+      boolean joint = i % 2 == 1;
+      double next = joint ? faces.get(i + 1).bottomMeanCelsius() : faces.get(i).topMeanCelsius();
+      steps.add(new Ladder.Step(names[i], last - next));
+      last = next;
+    }
+    steps.add(new Ladder.Step("cooler to room", last - roomCelsius));
+    return new Ladder(steps);
+  }
+
+  /** What was solved. */
+  public Situation situation() {
+    return situation;
+  }
+
+  /** The resistances from the cores to the room in the shadow of the dies, at likely figures. */
+  public Ladder ladder() {
+    return ladder;
+  }
+
+  /** How many cores there are. */
+  public int cores() {
+    return layout.cores().size();
+  }
+
+  /** The joint on the dies, at likely figures, K/W. */
+  public double dieJointKelvinPerWatt() {
+    return joint;
+  }
+
+  /** Extra rise of a core for each watt that it takes beyond its mates, K/W. */
+  public double localKelvinPerWatt() {
+    return local;
+  }
+
+  /**
+   * Mean over the cores, K/W.
+   *
+   * @param logs logarithms of the factors on inner joint, outer joint, silicon and cooler
+   */
+  public double meanKelvinPerWatt(double[] logs) {
+    return factor(cores() + 1, logs) * total(logs);
+  }
+
+  /** Each core, then their mean, K/W; {@code logs} as for the mean. */
+  public double[] coresAndMeanKelvinPerWatt(double[] logs) {
+    double total = total(logs);
+    double[] all = new double[cores() + 1];
+    for (int c = 0; c < cores(); c++) {
+      all[c] = factor(c, logs) * total;
+    }
+    all[cores()] = factor(cores() + 1, logs) * total;
+    return all;
+  }
+
+  /** Each core, K/W; {@code logs} as for the mean. */
+  public double[] coresKelvinPerWatt(double[] logs) {
+    return Arrays.copyOf(coresAndMeanKelvinPerWatt(logs), cores());
+  }
+
+  /** The middle of the lid's top, K/W; {@code logs} as for the mean. Not a number without a lid. */
+  public double lidKelvinPerWatt(double[] logs) {
+    if (!situation.build().lidOn()) {
+      return Double.NaN;
+    }
+    Ladder there = Ladder.of(situation.chip(), situation.cooler(), situation.build(), doubt(logs));
+    return factor(cores(), logs) * aboveLid(there);
+  }
+
+  private double total(double[] logs) {
+    return Ladder.total(situation.chip(), situation.cooler(), situation.build(), doubt(logs));
+  }
+
+  private double factor(int output, double[] logs) {
+    double[] c = correction[output];
+    double sum = c[0];
+    for (int f = 0; f < FIGURES; f++) {
+      // Beyond the solved points the curve goes on straight, so that it cannot turn back.
+      double x = logs[f];
+      double inside = Math.max(-STEP, Math.min(STEP, x));
+      double slope = c[1 + 2 * f] + 2 * c[2 + 2 * f] * inside;
+      sum += c[1 + 2 * f] * inside + c[2 + 2 * f] * inside * inside + slope * (x - inside);
+    }
+    return Math.exp(sum);
+  }
+}

@@ -1,0 +1,79 @@
+package dev.ambershim.core.physics.build;
+
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.conduction.Team;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
+
+/**
+ * Solved situations, kept so that another price or another reading asks for no new solution. Used
+ * by one thread at a time; situations that are not known yet are shared out to the caller's
+ * executor.
+ */
+public final class Responses {
+  private static final int KEPT = 120;
+
+  private final Map<Situation, Response> known =
+      new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Situation, Response> eldest) {
+          return size() > KEPT;
+        }
+      };
+
+  /**
+   * The responses of situations.
+   *
+   * @param executor works on several at a time; the result does not depend on how many
+   * @param watch told the share that is done; asked whether to stop
+   * @throws CancellationException if the watch says so
+   * @throws dev.ambershim.core.base.Problem {@code stack.…} if a stack cannot be
+   */
+  public synchronized Map<Situation, Response> of(
+      Set<Situation> situations, ExecutorService executor, SolveWatch watch) {
+    List<Situation> missing = situations.stream().filter(s -> !known.containsKey(s)).toList();
+    AtomicInteger done = new AtomicInteger();
+    List<Future<Response>> solving = new ArrayList<>();
+    for (Situation situation : missing) {
+      solving.add(
+          executor.submit(
+              () -> {
+                Response response =
+                    Response.of(
+                        situation, Team.alone(), new SolveWatch(share -> {}, watch.cancelled()));
+                watch.progress().accept((double) done.incrementAndGet() / missing.size());
+                return response;
+              }));
+    }
+    for (int i = 0; i < missing.size(); i++) {
+      known.put(missing.get(i), result(solving.get(i)));
+    }
+    Map<Situation, Response> all = new LinkedHashMap<>();
+    situations.forEach(s -> all.put(s, known.get(s)));
+    return all;
+  }
+
+  private static Response result(Future<Response> solving) {
+    try {
+      return solving.get();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new CancellationException();
+    } catch (ExecutionException e) {
+      if (e.getCause() instanceof RuntimeException cause) {
+        throw cause;
+      }
+      throw new IllegalStateException(e.getCause());
+    }
+  }
+}

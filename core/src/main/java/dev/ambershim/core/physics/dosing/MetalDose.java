@@ -1,0 +1,149 @@
+package dev.ambershim.core.physics.dosing;
+
+import java.util.Optional;
+import java.util.SplittableRandom;
+
+/**
+ * How much liquid metal one place takes. It must fill the gap between the faces and the valleys of
+ * both, and what the faces take in over a year; what is more is pressed out over the edge and must
+ * not reach the nearest part. Between the two lies the window.
+ *
+ * @param place where
+ * @param faces how many faces are wetted, 1 or 2
+ * @param gapCubicMillimetres what the gap holds
+ * @param valleysCubicMillimetres what roughness holds
+ * @param takenInCubicMillimetres what the faces take in over a first year
+ * @param leastCubicMillimetres below this, places go dry
+ * @param mostCubicMillimetres above this, metal reaches the nearest part or runs down a standing
+ *     board; empty when it reaches nothing
+ * @param wantedCubicMillimetres the amount to take
+ * @param runs whether it is the standing board, and not the part, that sets the most
+ */
+public record MetalDose(
+    FilmPlace place,
+    int faces,
+    double gapCubicMillimetres,
+    double valleysCubicMillimetres,
+    double takenInCubicMillimetres,
+    double leastCubicMillimetres,
+    Optional<Double> mostCubicMillimetres,
+    double wantedCubicMillimetres,
+    boolean runs) {
+  /** So many standard deviations more than the least make nine doses of ten enough. */
+  private static final double NINE_ENOUGH = 1.2816;
+
+  /** Metal never comes out evenly: on a flat board along half of the edge, as a rule. */
+  private static final double UNEVEN = 2;
+
+  private static final int DRAWS = 20_000;
+
+  /** Nine in ten of a normal spread lie within so many standard deviations. */
+  private static final double NINE_IN_TEN = 1.645;
+
+  /**
+   * Odds of a dose.
+   *
+   * @param dry that it leaves dry places, now or within the year, 0 to 1
+   * @param reaches that metal reaches the nearest part or runs
+   */
+  public record Odds(double dry, double reaches) {}
+
+  /** Works out a place. */
+  public static MetalDose of(FilmPlace place, CoatTerms terms, boolean bothFaces) {
+    double area = place.areaSquareMillimetres();
+    double gap = area * place.gapMicrometres() / 1000;
+    double valleys =
+        area * (terms.lower().valleysMicrometres() + terms.upper().valleysMicrometres()) / 1000;
+    double takenIn =
+        area * (place.lower().uptakeMicrometres() + place.upper().uptakeMicrometres()) / 1000;
+    double least = gap + valleys + takenIn;
+    double free = sectionFree(place, terms);
+    boolean runs =
+        terms.upright()
+            && (place.partMillimetres() == null
+                || Squeezed.held(terms.alloy())
+                    < Squeezed.section(place.partMillimetres(), place.roomMillimetres()));
+    // What is taken in later is still there at first, so it is pressed out with the rest.
+    Optional<Double> most =
+        Double.isFinite(free)
+            ? Optional.of(gap + valleys + free * Squeezed.outlet(place, terms.upright(), UNEVEN))
+            : Optional.empty();
+    double ofGap =
+        Math.log(place.highGapMicrometres() / place.gapMicrometres()) / NINE_IN_TEN * gap / least;
+    double spread = Math.hypot(ofGap, terms.measuring().spread() / Math.sqrt(bothFaces ? 2 : 1));
+    double wanted = least * Math.exp(NINE_ENOUGH * spread);
+    if (most.isPresent()) {
+      wanted = Math.max(least, Math.min(wanted, Math.sqrt(least * most.get())));
+    }
+    return new MetalDose(
+        place, bothFaces ? 2 : 1, gap, valleys, takenIn, least, most, wanted, runs);
+  }
+
+  /** Cross-section of squeezed-out metal that still does no harm, mm². */
+  private static double sectionFree(FilmPlace place, CoatTerms terms) {
+    double part =
+        place.partMillimetres() == null
+            ? Double.POSITIVE_INFINITY
+            : Squeezed.section(place.partMillimetres(), place.roomMillimetres());
+    return terms.upright() ? Math.min(part, Squeezed.held(terms.alloy())) : part;
+  }
+
+  /** Whether there is an amount that is neither too little nor too much. */
+  public boolean fits() {
+    return mostCubicMillimetres.isEmpty() || mostCubicMillimetres.get() > leastCubicMillimetres;
+  }
+
+  /** The drop for each face. */
+  public Drop drop() {
+    return new Drop(wantedCubicMillimetres / faces);
+  }
+
+  /** The drop for each face below which places go dry. */
+  public Drop leastDrop() {
+    return new Drop(leastCubicMillimetres / faces);
+  }
+
+  /** The drop for each face above which metal reaches what it must not. */
+  public Optional<Drop> mostDrop() {
+    return mostCubicMillimetres.map(most -> new Drop(most / faces));
+  }
+
+  /** How far the metal of a dose reaches over the edge, mm. */
+  public double reachMillimetres(double cubicMillimetres, boolean upright) {
+    double out = Math.max(0, cubicMillimetres - gapCubicMillimetres - valleysCubicMillimetres);
+    return Squeezed.reach(out / Squeezed.outlet(place, upright, UNEVEN), place.roomMillimetres());
+  }
+
+  /**
+   * How often a dose goes wrong, by 20 000 draws of the gap, of what the faces take in (by a factor
+   * of two either way), of how evenly it comes out and of how well it is measured out.
+   *
+   * @param cubicMillimetres the dose that is meant, for all faces of the place
+   */
+  public Odds odds(double cubicMillimetres, CoatTerms terms) {
+    SplittableRandom random = new SplittableRandom(20_261_126);
+    double area = place.areaSquareMillimetres();
+    double sigmaLow = Math.log(place.gapMicrometres() / place.lowGapMicrometres()) / NINE_IN_TEN;
+    double sigmaHigh = Math.log(place.highGapMicrometres() / place.gapMicrometres()) / NINE_IN_TEN;
+    double free = sectionFree(place, terms);
+    double each = terms.measuring().spread() / Math.sqrt(faces);
+    int dry = 0;
+    int reaches = 0;
+    for (int i = 0; i < DRAWS; i++) {
+      double z = random.nextGaussian();
+      double gap = place.gapMicrometres() * Math.exp(z * (z < 0 ? sigmaLow : sigmaHigh));
+      double taken = takenInCubicMillimetres * Math.exp(random.nextGaussian() * Math.log(2) / 2);
+      double dose = cubicMillimetres * Math.exp(each * random.nextGaussian());
+      double filled = area * gap / 1000 + valleysCubicMillimetres;
+      double uneven = 1 + 2 * random.nextDouble();
+      if (dose < filled + taken) {
+        dry++;
+      }
+      double out = Math.max(0, dose - filled);
+      if (out / Squeezed.outlet(place, terms.upright(), uneven) > free) {
+        reaches++;
+      }
+    }
+    return new Odds((double) dry / DRAWS, (double) reaches / DRAWS);
+  }
+}

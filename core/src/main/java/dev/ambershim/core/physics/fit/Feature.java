@@ -1,0 +1,22 @@
+package dev.ambershim.core.physics.fit;
+
+/**
+ * One top that the plate could touch.
+ *
+ * @param name what it is called; several may bear one name, such as the corners of a die
+ * @param xMillimetres place
+ * @param yMillimetres place
+ * @param height how high it stands
+ */
+public record Feature(String name, double xMillimetres, double yMillimetres, Chain height) {
+  /** A top with a tolerance, which may be nought. */
+  public static Feature of(String name, double x, double y, double height, double tolerance) {
+    return new Feature(
+        name,
+        x,
+        y,
+        tolerance == 0
+            ? new Chain(height, java.util.List.of())
+            : Chain.of(height, Source.within(name, tolerance)));
+  }
+}

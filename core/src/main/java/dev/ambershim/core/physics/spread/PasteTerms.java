@@ -1,0 +1,46 @@
+package dev.ambershim.core.physics.spread;
+
+import java.util.List;
+
+/**
+ * What paste goes on, how and how much. What is not said stays empty and is taken as usual.
+ *
+ * @param kind how it flows
+ * @param celsius how warm it is
+ * @param pattern the pattern, if it is not the one that the plan is worked by
+ * @param strokes the person's own strokes
+ * @param grams how much
+ * @param byScrews whether the plate tilts as its screws are turned; else it comes down level
+ */
+public record PasteTerms(
+    PasteClass kind,
+    Double celsius,
+    PastePattern pattern,
+    List<PasteStroke> strokes,
+    Double grams,
+    boolean byScrews) {
+  /** Nothing is said. */
+  public static final PasteTerms USUAL = new PasteTerms(null, null, null, null, null, false);
+
+  /** Fills in the usual kind. */
+  public PasteTerms {
+    kind = kind == null ? PasteClass.MIDDLING : kind;
+    strokes = strokes == null ? List.of() : List.copyOf(strokes);
+    pattern = pattern == PastePattern.OWN && strokes.isEmpty() ? null : pattern;
+  }
+
+  /** How warm it is, °C. */
+  public double warmth() {
+    return celsius == null ? 23 : celsius;
+  }
+
+  /** The same in another pattern. */
+  public PasteTerms with(PastePattern other) {
+    return new PasteTerms(kind, celsius, other, strokes, grams, byScrews);
+  }
+
+  /** The same with other strokes, which are the pattern then. */
+  public PasteTerms withStrokes(List<PasteStroke> other) {
+    return new PasteTerms(kind, celsius, PastePattern.OWN, other, grams, byScrews);
+  }
+}

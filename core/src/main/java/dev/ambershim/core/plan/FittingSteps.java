@@ -1,0 +1,133 @@
+package dev.ambershim.core.plan;
+
+import static dev.ambershim.core.plan.Thing.CHIP;
+import static dev.ambershim.core.plan.Thing.LID;
+import static dev.ambershim.core.plan.Thing.PLATE;
+
+import java.util.List;
+
+/** What gets lapped, and whether the parts fit while everything is dry. */
+final class FittingSteps {
+  private FittingSteps() {}
+
+  static void add(List<StepDraft> to, WorkCase work) {
+    if (!work.option().opens()) {
+      return;
+    }
+    if (work.newLid()) {
+      to.add(
+          new StepDraft("lid-new", Phase.MEASURE, LID)
+              .title("Look at the new lid")
+              .action(
+                  "Wash it, wipe it with alcohol, look at rim and inside under slanting light. Rub"
+                      + " burrs off on wet paper. Mark one corner.")
+              .reason("A burr of the mill is thicker than the film.")
+              .look("A rule lies on it without light. The rim is even.")
+              .wrong("Bare copper darkens with metal", "it takes gallium up", "use a little more")
+              .needs(Supply.LID, 1)
+              .needs(Supply.ALCOHOL, 5)
+              .needs(Supply.WIPES, 3)
+              .tools("steel rule", "lamp")
+              .minutes(5, 10, 20)
+              .caution(Caution.SOLVENT)
+              .hold("Is the new lid clean, flat to the rule and without burr?"));
+    }
+    if (work.lapsLid()) {
+      to.add(
+          new StepDraft("lap-lid", Phase.LAP, LID)
+              .title("Lap the lid")
+              .action(
+                  "Wet paper on glass, coarse to fine, figures of eight, the lid turned a quarter"
+                      + " every twenty strokes. Top first, then the rim.")
+              .reason("A flat lid needs less paste, and a lower rim leaves a thinner film.")
+              .look("An even pattern from edge to edge before the next grit.")
+              .wrong("One side wears first", "uneven hand", "turn it, press in the middle only")
+              .tools("plate of glass", "water")
+              .needs(Supply.PAPER, 1)
+              .minutes(45, 90, 150)
+              .caution(Caution.DUST)
+              .record("strokes for each grit, thickness before and after")
+              .hold("Is the pattern even from edge to edge?"));
+      to.add(wash("wash-lid", LID, "lid"));
+    }
+    if (work.lapsDie()) {
+      to.add(
+          new StepDraft("lap-die", Phase.LAP, CHIP)
+              .title("Lap the die")
+              .action(
+                  "A flat block with the finest wet papers over the masked chip, its own weight,"
+                      + " short strokes. Measure the height after every fifty.")
+              .reason("A die bows like a saddle; flat, it takes a film of few micrometres.")
+              .look("The pattern reaches all corners. The height falls evenly.")
+              .wrong("A corner chips", "it was tilted", "stop; note it in Clean")
+              .wrong("Less than 0.4 mm of silicon left", "it gets fragile", "stop here")
+              .tools("flat block", "depth gauge", "water")
+              .needs(Supply.PAPER, 1)
+              .needs(Supply.MASKING_TAPE, 20)
+              .minutes(60, 120, 200)
+              .caution(Caution.DUST)
+              .risk(Step.LAP_DIE)
+              .record("height of each die before and after, µm")
+              .holdReading("Is the die even, and still thick enough?", "lowest die height, µm"));
+      to.add(wash("wash-die", CHIP, "chip").risk(Step.LAP_DIE));
+    }
+    if (work.closes()) {
+      to.add(
+          new StepDraft("lid-dry", Phase.MEASURE, CHIP, LID)
+              .title("Lay the lid on dry")
+              .action(
+                  "Mark to mark, no film, no glue. Press on each corner in turn: it must not rock."
+                      + " Measure the whole height at four corners.")
+              .reason("It shows whether the lid stands on its rim or on the die.")
+              .look("Four heights within 0.05 mm of each other.")
+              .wrong("It rocks over the middle", "it stands on the die", "the glue fills the rest")
+              .wrong("It rocks on the rim", "sealant or a burr is left", "back to cleaning")
+              .tools("caliper or indicator")
+              .minutes(3, 6, 12)
+              .caution(Caution.BARE_DIE)
+              .record("heights at four corners, mm")
+              .risk(work.several() ? Step.OPEN_SEVERAL : work.openRisk())
+              .holdReading("Does the lid lie still, mark to mark?", "widest difference, mm"));
+    } else {
+      to.add(
+          new StepDraft("heights", Phase.MEASURE, CHIP, PLATE)
+              .title("What touches first?")
+              .action(
+                  "Measure from the substrate up: die, each part beside it, frame or shim, the"
+                      + " socket's corners. Three times each, the mean counts.")
+              .reason(
+                  "If anything but the die touches first, the joint stays open or a part breaks.")
+              .look("The die is higher than everything under the plate.")
+              .wrong(
+                  "Something is higher than the die",
+                  "the plate would rest on it",
+                  "lower the frame or leave it off; do not file a part")
+              .tools("depth gauge")
+              .minutes(5, 10, 20)
+              .caution(Caution.STATIC)
+              .record("heights over the substrate, mm")
+              .risk(work.mountRisk())
+              .holdReading(
+                  "Is the die higher than everything else under the plate?", "by so much, mm"));
+    }
+  }
+
+  private static StepDraft wash(String id, Thing thing, String what) {
+    return new StepDraft(id, Phase.LAP, thing)
+        .title("Wash off the grit")
+        .action(
+            "Rinse the "
+                + what
+                + " under running water, a soft brush into every corner, then alcohol until the"
+                + " swab stays clean. Let it dry well.")
+        .reason("One grain of grit is thicker than the film.")
+        .look("No grey on the swab.")
+        .wrong("Grey keeps coming", "grit sits in a corner", "brush again; do not wipe it around")
+        .tools("soft brush")
+        .needs(Supply.ALCOHOL, 10)
+        .needs(Supply.SWABS, 4)
+        .minutes(5, 8, 15)
+        .wait(15, 30, 60, "it dries", "water left under parts")
+        .caution(Caution.DUST);
+  }
+}

@@ -1,0 +1,168 @@
+package dev.ambershim.core.runs.judging;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
+
+/**
+ * Whether two sides ran under equal conditions, and what to do where they did not. Conduction is
+ * linear: a rise goes with the power as long as the load keeps its pattern and the cooler its fan,
+ * so a small difference of power is corrected. A fan that ran differently cannot be: what it does
+ * to the rise is not in the log.
+ */
+final class EqualLoad {
+  /** Power may differ by this share before the runs stop being of one load; common practice. */
+  static final double POWER_SHARE = 0.10;
+
+  /** Power that differs by less is not worth a correction. */
+  static final double POWER_NOISE = 0.03;
+
+  /** Clock may differ by this share where there is no power to go by; common practice. */
+  private static final double CLOCK_SHARE = 0.02;
+
+  private static final double VOLTAGE_SHARE = 0.02;
+  private static final double TURNS_SHARE = 0.10;
+  private static final double LOAD_POINTS = 5;
+
+  /** Share of a correction that is left open: leakage and the pattern shift a little with power. */
+  private static final double OPEN_SHARE = 0.2;
+
+  private final SideSummary a;
+  private final SideSummary b;
+  private final Notation notation;
+  private final double powerShare;
+
+  /** Why the sides cannot be compared; empty if they can. */
+  final List<String> obstacles = new ArrayList<>();
+
+  /** What to bear in mind. */
+  final List<String> reasons = new ArrayList<>();
+
+  /** Rises after times this are rises at the power before. */
+  final double factor;
+
+  private final int fanTurned;
+
+  EqualLoad(
+      List<RunAnalysis> before,
+      List<RunAnalysis> after,
+      SideSummary a,
+      SideSummary b,
+      boolean rooms,
+      Notation notation) {
+    this.a = a;
+    this.b = b;
+    this.notation = notation;
+    powerShare = Math.abs(b.powerWatts() - a.powerWatts()) / a.powerWatts();
+    long counts =
+        Stream.concat(before.stream(), after.stream())
+            .mapToInt(r -> r.coreCelsius().size())
+            .distinct()
+            .count();
+    if (counts > 1) {
+      obstacles.add("they do not have the same count of core temperatures");
+    }
+    factor = power(rooms);
+    clockAndVoltage();
+    if (Math.abs(b.conditions().loadPercent() - a.conditions().loadPercent()) > LOAD_POINTS) {
+      obstacles.add("the load was " + both(s -> s.conditions().loadPercent(), Unit.PERCENT));
+    }
+    fanTurned =
+        turns("fan", s -> s.conditions().fanTurnsPerMinute())
+            + turns("pump", s -> s.conditions().pumpTurnsPerMinute());
+  }
+
+  private double power(boolean rooms) {
+    String watts = both(SideSummary::powerWatts, Unit.WATT);
+    if (powerShare > POWER_SHARE) {
+      obstacles.add("the chip drew " + watts);
+      return 1;
+    }
+    if (!(powerShare > POWER_NOISE)) {
+      return 1;
+    }
+    if (!rooms) {
+      reasons.add(
+          "The chip drew "
+              + watts
+              + "; part of the change comes from that. Without the room it cannot be corrected.");
+      return 1;
+    }
+    double by = a.powerWatts() / b.powerWatts();
+    reasons.add(
+        "The chip drew "
+            + watts
+            + "; rises after are brought to the power before, times "
+            + notation.fixed(by, 3)
+            + ". As measured the change is "
+            + notation.text(b.riseKelvin() - a.riseKelvin(), Unit.KELVIN)
+            + ".");
+    return by;
+  }
+
+  private void clockAndVoltage() {
+    double clockShare = Math.abs(b.clockMegahertz() - a.clockMegahertz()) / a.clockMegahertz();
+    double volts = a.conditions().voltageVolts();
+    double voltShare = Math.abs(b.conditions().voltageVolts() - volts) / volts;
+    boolean powerTells = powerShare <= POWER_SHARE;
+    if (clockShare > CLOCK_SHARE) {
+      String words = both(SideSummary::clockMegahertz, Unit.MEGAHERTZ);
+      (powerTells ? reasons : obstacles)
+          .add((powerTells ? "The" : "the") + " chip ran at " + words + (powerTells ? "." : ""));
+    }
+    if (voltShare > VOLTAGE_SHARE) {
+      String words = both(s -> s.conditions().voltageVolts(), Unit.VOLT);
+      (powerTells ? reasons : obstacles)
+          .add((powerTells ? "The" : "the") + " cores had " + words + (powerTells ? "." : ""));
+    }
+    if (Double.isNaN(powerShare) && Double.isNaN(clockShare)) {
+      reasons.add("Neither power nor clock is known for both sides; equal load is taken on trust.");
+    }
+  }
+
+  /** 1 if it turned faster after, −1 if slower, 0 if alike or unknown. */
+  private int turns(String what, ToDoubleFunction<SideSummary> speed) {
+    double first = speed.applyAsDouble(a);
+    double second = speed.applyAsDouble(b);
+    if (!(Math.abs(second - first) > TURNS_SHARE * first)) {
+      return 0;
+    }
+    reasons.add("The " + what + " turned at " + both(speed, Unit.TURNS_PER_MINUTE) + ".");
+    return second > first ? 1 : -1;
+  }
+
+  /**
+   * What a fan or pump that ran differently does to a verdict: it can only have hidden part of the
+   * change, or it may be the whole of it.
+   *
+   * @return why the verdict cannot stand, or empty
+   */
+  String fanAgainst(Verdict verdict) {
+    if (fanTurned == 0) {
+      return "";
+    }
+    boolean helped = verdict == Verdict.HELPED;
+    boolean hurt = verdict == Verdict.HURT;
+    if ((helped && fanTurned < 0) || (hurt && fanTurned > 0)) {
+      reasons.add(
+          "With equal speed the change would be larger still, so it is at least what is said.");
+      return "";
+    }
+    return "fan or pump did not run alike, and what that does to the rise is not in the logs";
+  }
+
+  /** What a correction leaves open, K, of a rise after. */
+  double openKelvin(double riseAfter) {
+    return factor == 1 ? 0 : OPEN_SHARE * Math.abs((factor - 1) * riseAfter);
+  }
+
+  private String both(ToDoubleFunction<SideSummary> figure, Unit unit) {
+    return notation.text(figure.applyAsDouble(a), unit)
+        + " before and "
+        + notation.text(figure.applyAsDouble(b), unit)
+        + " after";
+  }
+}

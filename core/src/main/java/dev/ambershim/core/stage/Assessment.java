@@ -1,0 +1,267 @@
+package dev.ambershim.core.stage;
+
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Interval;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.Compared;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JudgedRuns;
+import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.physics.build.Ladder;
+import dev.ambershim.core.physics.fit.Heights;
+import dev.ambershim.core.physics.fit.ShimTerms;
+import dev.ambershim.core.physics.surface.Surfaces;
+import dev.ambershim.core.plan.WorkLog;
+import dev.ambershim.core.runs.clocking.RunRung;
+import dev.ambershim.core.runs.clocking.Rung;
+import dev.ambershim.core.runs.judging.Comparison;
+import dev.ambershim.core.runs.judging.MountedRun;
+import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.judging.Verdict;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.baseline.Baseline;
+import dev.ambershim.core.stage.prove.Expectation;
+import dev.ambershim.core.stage.prove.Headroom;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What follows from a job and its logs.
+ *
+ * @param job the job
+ * @param runs its runs, worked out
+ * @param baseline how it runs before the work, if a run tells
+ * @param comparison after against before, if there are runs on both sides
+ * @param expectation what the change of build should bring
+ * @param heatWatts the heat that the expectation is for
+ * @param ladderBefore resistances before
+ * @param ladderAfter resistances after
+ * @param headroom how far it clocks, by the rungs and the runs
+ */
+public record Assessment(
+    Job job,
+    List<RunResult> runs,
+    Optional<Finding> baseline,
+    Optional<Comparison> comparison,
+    Finding expectation,
+    double heatWatts,
+    Ladder ladderBefore,
+    Ladder ladderAfter,
+    Headroom headroom) {
+  /** Copies its list. */
+  public Assessment {
+    runs = List.copyOf(runs);
+  }
+
+  /**
+   * Works a job out.
+   *
+   * @param logs the logs by hash, as they were read; a run whose log is missing is left out
+   * @param notation how sentences write figures
+   */
+  public static Assessment of(Job job, Map<String, RunLog> logs, Notation notation) {
+    return of(job, logs, notation, new JudgedRuns());
+  }
+
+  /**
+   * The same with runs that were judged before.
+   *
+   * @param judged takes what is judged now, too
+   */
+  public static Assessment of(
+      Job job, Map<String, RunLog> logs, Notation notation, JudgedRuns judged) {
+    List<RunResult> runs = results(job, logs, judged);
+    List<RunAnalysis> before = analyses(runs, Side.BEFORE);
+    double heat =
+        before.stream()
+            .mapToDouble(RunAnalysis::powerWatts)
+            .filter(w -> w > 0)
+            .average()
+            .orElse(job.heatWatts());
+    Compared compared = Compared.of(job);
+    List<MountedRun> first = mounted(runs, compared.first());
+    List<MountedRun> second = mounted(runs, compared.second());
+    Optional<Comparison> comparison =
+        first.isEmpty() || second.isEmpty()
+            ? Optional.empty()
+            : Optional.of(Comparison.of(first, second, job.judging(), notation));
+    return new Assessment(
+        job,
+        runs,
+        Baseline.of(before, notation),
+        comparison,
+        Expectation.change(job.chip(), job.cooler(), job.before(), job.after(), heat, notation),
+        heat,
+        Ladder.of(job.chip(), job.cooler(), job.before()),
+        Ladder.of(job.chip(), job.cooler(), job.after()),
+        Headroom.of(
+            rungs(job, runs, Side.BEFORE),
+            rungs(job, runs, Side.AFTER),
+            job.ladder(),
+            job.remountKelvin(),
+            notation));
+  }
+
+  /**
+   * The same for a job in which only what was done or measured at the bench is other; empty when
+   * anything else is, or a log has come or gone.
+   *
+   * @param logs the logs by hash, as for {@link #of}
+   */
+  public Optional<Assessment> stillFor(Job other, Map<String, RunLog> logs) {
+    boolean same =
+        judged(job).equals(judged(other))
+            && other.runs().stream().filter(r -> logs.containsKey(r.sha256())).count()
+                == runs.size();
+    return same
+        ? Optional.of(
+            new Assessment(
+                other,
+                runs,
+                baseline,
+                comparison,
+                expectation,
+                heatWatts,
+                ladderBefore,
+                ladderAfter,
+                headroom))
+        : Optional.empty();
+  }
+
+  /** A job as far as its runs, its builds and its ladder hang on it. */
+  private static Job judged(Job job) {
+    return job.withWork(WorkLog.EMPTY)
+        .withHeights(Heights.NONE)
+        .withSurfaces(Surfaces.NONE)
+        .withShim(ShimTerms.USUAL);
+  }
+
+  /** Every run worked out; a core that does not count in one counts in none. */
+  private static List<RunResult> results(Job job, Map<String, RunLog> logs, JudgedRuns judged) {
+    List<RunResult> runs = new ArrayList<>();
+    Set<String> without = new HashSet<>();
+    for (int i = 0; i < job.runs().size(); i++) {
+      RunEntry entry = job.runs().get(i);
+      RunLog read = logs.get(entry.sha256());
+      if (read != null) {
+        RunResult run = judged.of(i, entry, read, Set.of());
+        runs.add(run);
+        run.analysis().filter(a -> a.unfit().isEmpty()).ifPresent(a -> without.addAll(a.leftOut()));
+      }
+    }
+    if (!without.isEmpty()) {
+      runs.replaceAll(
+          r ->
+              r.hasCore(without)
+                  ? judged.of(r.index(), r.entry(), logs.get(r.entry().sha256()), without)
+                  : r);
+    }
+    judged.keepOnly(job.runs());
+    return runs;
+  }
+
+  private static List<RunAnalysis> analyses(List<RunResult> runs, Side side) {
+    return runs.stream()
+        .filter(r -> r.entry().side() == side)
+        .flatMap(r -> r.analysis().stream())
+        .toList();
+  }
+
+  /** Rungs by hand, and every run as one. */
+  private static List<Rung> rungs(Job job, List<RunResult> runs, Side side) {
+    List<Rung> rungs = new ArrayList<>();
+    job.rungs().stream().filter(r -> r.side() == side).forEach(r -> rungs.add(r.rung()));
+    runs.stream()
+        .filter(r -> r.entry().side() == side)
+        .forEach(r -> r.analysis().flatMap(a -> RunRung.of(r.log(), a)).ifPresent(rungs::add));
+    return rungs;
+  }
+
+  /**
+   * What came of the work in one sentence: kelvin and, where the rungs tell it, megahertz.
+   *
+   * @return empty without runs on both sides
+   */
+  public Optional<Finding> answer() {
+    return comparison.map(
+        c -> {
+          Finding kelvin = c.finding();
+          return (acrossTheWork() ? headroom.headline() : Optional.<String>empty())
+              .map(more -> kelvin.saying(with(c.verdict(), kelvin.sentence(), more)))
+              .orElse(kelvin);
+        });
+  }
+
+  /** "Helped by 11.8 K (10.9 to 12.7)." and "150 MHz more under your limit" in one sentence. */
+  private static String with(Verdict verdict, String sentence, String more) {
+    boolean one =
+        verdict == Verdict.HELPED || verdict == Verdict.HURT || verdict == Verdict.TOO_SMALL;
+    boolean against = verdict == Verdict.HURT && more.contains(" more");
+    return one && sentence.endsWith(".")
+        ? sentence.substring(0, sentence.length() - 1)
+            + (against ? ", but " : ", and ")
+            + more
+            + "."
+        : sentence + " The rungs tell " + more + ".";
+  }
+
+  private static List<MountedRun> mounted(List<RunResult> runs, String state) {
+    return runs.stream()
+        .filter(r -> r.entry().stateName().equals(state) && r.analysis().isPresent())
+        .map(r -> new MountedRun(r.analysis().orElseThrow(), r.entry().mount()))
+        .toList();
+  }
+
+  /** How the measured change stands to what was expected, in a sentence. */
+  public String expected() {
+    if (comparison.isEmpty() || comparison.get().interval().isEmpty()) {
+      return expectation.sentence();
+    }
+    Interval forecast = expectation.interval().orElseThrow();
+    Interval measured = comparison.get().interval().get();
+    if (measured.high() < forecast.low()) {
+      return expectation.sentence() + " It did better than that; check that nothing else changed.";
+    }
+    if (measured.low() > forecast.high()) {
+      return expectation.sentence() + " It did worse than that; look at the joints again.";
+    }
+    return expectation.sentence() + " The measured change agrees with that.";
+  }
+
+  /** The same with the runs of one side only, and nothing compared. */
+  public Assessment only(Side side) {
+    return new Assessment(
+        job,
+        runs(side),
+        baseline,
+        Optional.empty(),
+        expectation,
+        heatWatts,
+        ladderBefore,
+        ladderAfter,
+        headroom);
+  }
+
+  /** Whether what is compared lies on either side of the work, as a rule it does. */
+  public boolean acrossTheWork() {
+    Compared compared = Compared.of(job);
+    return runsOf(compared.first()).stream().allMatch(r -> r.entry().side() == Side.BEFORE)
+        && runsOf(compared.second()).stream().allMatch(r -> r.entry().side() == Side.AFTER);
+  }
+
+  /** The runs of a state. */
+  public List<RunResult> runsOf(String state) {
+    return runs.stream().filter(r -> r.entry().stateName().equals(state)).toList();
+  }
+
+  /** The runs of a side. */
+  public List<RunResult> runs(Side side) {
+    return runs.stream().filter(r -> r.entry().side() == side).toList();
+  }
+}

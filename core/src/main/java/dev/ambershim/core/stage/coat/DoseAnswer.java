@@ -1,0 +1,234 @@
+package dev.ambershim.core.stage.coat;
+
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Interval;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.base.Working;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.physics.dosing.Bar;
+import dev.ambershim.core.physics.dosing.CoatTerms;
+import dev.ambershim.core.physics.dosing.Drop;
+import dev.ambershim.core.physics.dosing.Insulation;
+import dev.ambershim.core.physics.dosing.Meeting;
+import dev.ambershim.core.physics.dosing.MetalDose;
+import dev.ambershim.core.physics.dosing.Verdict;
+import dev.ambershim.core.plan.Doses;
+import dev.ambershim.core.plan.WorkCase;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * What a job takes of liquid metal and cover, in words.
+ *
+ * @param doses the amounts
+ * @param odds for each film, how often the wanted dose goes wrong
+ * @param finding the answer; empty if no liquid metal is used and nothing bars the plan
+ * @param reasons what to know beside it
+ * @param notes what to watch
+ */
+public record DoseAnswer(
+    Doses doses,
+    List<MetalDose.Odds> odds,
+    Optional<Finding> finding,
+    List<String> reasons,
+    List<String> notes) {
+  /** Copies its lists. */
+  public DoseAnswer {
+    odds = List.copyOf(odds);
+    reasons = List.copyOf(reasons);
+    notes = List.copyOf(notes);
+  }
+
+  /** Works it out. */
+  public static DoseAnswer of(Job job, Notation notation) {
+    WorkCase work = job.workCase();
+    Doses doses = work.doses();
+    CoatTerms coat = job.coat();
+    List<MetalDose.Odds> odds = new ArrayList<>();
+    List<String> reasons = new ArrayList<>();
+    for (MetalDose dose : doses.films()) {
+      MetalDose.Odds found = dose.odds(dose.wantedCubicMillimetres(), coat);
+      odds.add(found);
+      reasons.add(reason(dose, found, coat, doses.films().size() > 1, notation));
+    }
+    Optional<Finding> finding =
+        doses.films().isEmpty() && doses.bars().isEmpty()
+            ? Optional.empty()
+            : Optional.of(answer(doses, coat, notation));
+    doses.bars().stream().skip(1).forEach(b -> reasons.add(0, b.sentence()));
+    return new DoseAnswer(doses, odds, finding, reasons, notes(doses, coat, notation));
+  }
+
+  private static String size(Drop drop, Notation notation) {
+    double shown = notation.shown(drop.ballMillimetres(), Unit.MILLIMETRE);
+    return notation.fixed(shown, notation.inches() ? 3 : 1)
+        + " "
+        + notation.symbol(Unit.MILLIMETRE);
+  }
+
+  private static Finding answer(Doses doses, CoatTerms coat, Notation notation) {
+    if (!doses.bars().isEmpty()) {
+      Bar bar = doses.bars().get(0);
+      return new Finding(
+          bar.key(),
+          "Stop. " + bar.sentence(),
+          Double.NaN,
+          "",
+          Optional.empty(),
+          new Working(
+              "every face that the metal can meet is looked up; one that it must never meet, a second"
+                  + " cover over the first, or a gap over 250 µm bars the plan",
+              List.of(),
+              "electrode potentials: CRC Handbook (from memory); mechanisms and limits: common"
+                  + " practice",
+              List.of("Nothing overrides it but the remedy.")));
+    }
+    MetalDose main = doses.films().get(0);
+    String faces = main.faces() == 2 ? "on each face" : "on one face";
+    StringBuilder sentence = new StringBuilder();
+    if (doses.films().size() == 1) {
+      sentence.append("A drop ").append(size(main.drop(), notation)).append(" across ");
+      sentence.append(faces).append(".");
+    } else {
+      sentence.append("Drops ").append(faces).append(": ");
+      List<String> each = new ArrayList<>();
+      doses.films().forEach(f -> each.add(f.place().name() + " " + size(f.drop(), notation)));
+      sentence.append(String.join(", ", each)).append(" across.");
+    }
+    for (MetalDose dose : doses.films()) {
+      if (!dose.fits()) {
+        sentence
+            .append(" No amount fits over ")
+            .append(dose.place().name())
+            .append(": what fills the gap reaches ")
+            .append(dose.place().part())
+            .append(" already.");
+      }
+    }
+    Optional<Drop> most = main.mostDrop();
+    if (main.fits()) {
+      sentence.append(" Under ").append(size(main.leastDrop(), notation)).append(" it goes dry; ");
+      sentence.append(
+          most.map(
+                  m ->
+                      "at "
+                          + size(m, notation)
+                          + (main.runs()
+                              ? " it runs down a standing board."
+                              : " it reaches " + main.place().part() + "."))
+              .orElse("too much reaches nothing that it could harm."));
+    }
+    return new Finding(
+        "dose.metal",
+        sentence.toString(),
+        main.drop().ballMillimetres(),
+        "mm",
+        main.fits() && most.isPresent()
+            ? Optional.of(
+                new Interval(main.leastDrop().ballMillimetres(), most.get().ballMillimetres(), 1))
+            : Optional.empty(),
+        working(main, coat));
+  }
+
+  private static Working working(MetalDose dose, CoatTerms coat) {
+    return new Working(
+        "volume = area × gap + what both faces' valleys hold + what they take in over a year, and"
+            + " so much more that nine doses of ten are enough; drop = (6V/π)^⅓; what is more stands as a bead along the edge",
+        List.of(
+            new Working.Input("film area", dose.place().areaSquareMillimetres(), "mm²"),
+            new Working.Input("gap", dose.place().gapMicrometres(), "µm"),
+            new Working.Input("gap, low", dose.place().lowGapMicrometres(), "µm"),
+            new Working.Input("gap, high", dose.place().highGapMicrometres(), "µm"),
+            new Working.Input("in the gap", dose.gapCubicMillimetres(), "mm³"),
+            new Working.Input("in the valleys", dose.valleysCubicMillimetres(), "mm³"),
+            new Working.Input("taken in", dose.takenInCubicMillimetres(), "mm³"),
+            new Working.Input(
+                "density", coat.alloy().gramsPerCubicCentimetre(coat.warmth()), "g/cm³"),
+            new Working.Input(
+                "to the nearest part",
+                dose.place().partMillimetres() == null
+                    ? Double.NaN
+                    : dose.place().partMillimetres(),
+                "mm"),
+            new Working.Input("room beside the film", dose.place().roomMillimetres(), "mm")),
+        "density: published, gallium's expansion by Assael et al. 2012; beads on a standing board:"
+            + " Furmidge 1962; roughness, what faces take in and how unevenly it comes out: common"
+            + " practice",
+        List.of(
+            "The film is taken to lie all over the face; rubbing in takes more at first.",
+            "Uptake goes on after the year, ever slower; look at the film when it is due.",
+            "A knock can throw a bead further than it would reach by itself."));
+  }
+
+  private static String reason(
+      MetalDose dose, MetalDose.Odds odds, CoatTerms coat, boolean several, Notation notation) {
+    Drop drop = dose.drop();
+    return (several ? capital(dose.place().name()) + ": " : "")
+        + notation.fixed(drop.milligrams(coat.alloy(), coat.warmth()), 1)
+        + " mg, "
+        + notation.fixed(drop.travelMillimetres(coat.bore()), 2)
+        + " mm of a plunger of "
+        + notation.text(coat.bore(), Unit.MILLIMETRE)
+        + ", "
+        + coat.measuring().words()
+        + ": dry places in "
+        + Math.round(100 * odds.dry())
+        + " of 100, "
+        + (dose.runs() ? "runs" : "reaches too far")
+        + " in "
+        + Math.round(100 * odds.reaches())
+        + " of 100.";
+  }
+
+  private static String capital(String word) {
+    return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
+  }
+
+  private static List<String> notes(Doses doses, CoatTerms coat, Notation notation) {
+    List<String> notes = new ArrayList<>();
+    if (doses.films().isEmpty()) {
+      return notes;
+    }
+    notes.add(
+        "Too little: dry spots and bare corners at once, or after months when the faces have taken"
+            + " it in; some cores run hot. Then open it and add.");
+    notes.add(
+        "Too much: it is pressed out and stands in beads. Look before you close; take it up with a"
+            + " dry swab. Once it shorts a part, power off and clean all of it away.");
+    if (doses.films().stream().anyMatch(f -> f.place().part().contains("not measured"))) {
+      notes.add(
+          "No part near the die is measured: one at "
+              + notation.text(1.5, Unit.MILLIMETRE)
+              + " is assumed. Measure it in Measure, or type its distance below.");
+    }
+    int first =
+        doses.meetings().stream()
+            .filter(m -> m.place().inJoint() && m.face().firstLookMonths() > 0)
+            .mapToInt(m -> m.face().firstLookMonths())
+            .min()
+            .orElse(0);
+    if (first > 0) {
+      notes.add("First look at the film after " + first + " months.");
+    }
+    if (coat.warmth() < coat.alloy().meltsCelsius() + 2) {
+      notes.add(
+          "It is solid at "
+              + notation.text(coat.alloy().meltsCelsius(), Unit.CELSIUS)
+              + ": warm syringe and faces before you begin.");
+    }
+    doses.cover().map(Insulation::notes).ifPresent(notes::addAll);
+    return notes;
+  }
+
+  /** The meetings, those that must not be first. */
+  public List<Meeting> meetings() {
+    List<Meeting> all = new ArrayList<>();
+    for (Verdict verdict : List.of(Verdict.NEVER, Verdict.WATCH, Verdict.FINE)) {
+      doses.meetings().stream().filter(m -> m.verdict() == verdict).forEach(all::add);
+    }
+    return all;
+  }
+}

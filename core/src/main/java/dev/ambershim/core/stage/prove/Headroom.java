@@ -1,0 +1,506 @@
+package dev.ambershim.core.stage.prove;
+
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Interval;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.base.Working;
+import dev.ambershim.core.runs.clocking.ClockLadder;
+import dev.ambershim.core.runs.clocking.ClockModel;
+import dev.ambershim.core.runs.clocking.GridGain;
+import dev.ambershim.core.runs.clocking.LadderTerms;
+import dev.ambershim.core.runs.clocking.Outcome;
+import dev.ambershim.core.runs.clocking.Rung;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
+
+/**
+ * How far a chip clocks before and after the work, and what the work brought: megahertz at the same
+ * limit, and kelvin at the same clock. What the rungs themselves show comes first; what a model of
+ * heat makes of their temperatures stands beside it and is fitted only when it is asked for.
+ */
+public final class Headroom {
+  private static final double NORMAL_95 = 1.959964;
+  private static final String LIMIT = " under your limit";
+
+  private final ClockLadder before;
+  private final ClockLadder after;
+  private final double remountKelvin;
+  private final Notation notation;
+  private Optional<ClockModel> model;
+
+  private Headroom(ClockLadder before, ClockLadder after, double remountKelvin, Notation notation) {
+    this.before = before;
+    this.after = after;
+    this.remountKelvin = remountKelvin;
+    this.notation = notation;
+  }
+
+  /**
+   * Sets two ladders side by side; either may be empty.
+   *
+   * @param remountKelvin standard deviation of a rise between mounts
+   */
+  public static Headroom of(
+      List<Rung> before,
+      List<Rung> after,
+      LadderTerms terms,
+      double remountKelvin,
+      Notation notation) {
+    double room =
+        terms.roomCelsius() != null
+            ? terms.roomCelsius()
+            : Stream.concat(before.stream(), after.stream())
+                .filter(Rung::hasRise)
+                .mapToDouble(Rung::roomCelsius)
+                .average()
+                .orElse(Double.NaN);
+    return new Headroom(
+        new ClockLadder(before, terms, room),
+        new ClockLadder(after, terms, room),
+        remountKelvin,
+        notation);
+  }
+
+  /** The ladder before the work. */
+  public ClockLadder before() {
+    return before;
+  }
+
+  /** The ladder after it. */
+  public ClockLadder after() {
+    return after;
+  }
+
+  /** Whether there is no rung at all. */
+  public boolean isEmpty() {
+    return before.rungs().isEmpty() && after.rungs().isEmpty();
+  }
+
+  /** The gain that the rungs tell, if both ladders are bounded from both sides. */
+  public Optional<GridGain> gridGain() {
+    return before.bracketed() && after.bracketed()
+        ? Optional.of(GridGain.of(before, after))
+        : Optional.empty();
+  }
+
+  /**
+   * What the stage's answer says of it after the kelvin, such as "150 MHz more under your limit";
+   * empty if the rungs do not tell a change.
+   */
+  public Optional<String> headline() {
+    Optional<GridGain> grid = gridGain();
+    if (grid.isPresent()) {
+      double gain = grid.get().megahertz();
+      return grid.get().interval().contains(0)
+          ? Optional.empty()
+          : Optional.of(megahertz(Math.abs(gain)) + (gain > 0 ? " more" : " less") + LIMIT);
+    }
+    if (before.bracketed() && after.highestPass().isPresent()) {
+      double least = after.highestPass().getAsDouble() - before.lowestBlock().getAsDouble();
+      return least > 0
+          ? Optional.of("at least " + megahertz(least) + " more" + LIMIT)
+          : Optional.empty();
+    }
+    if (after.bracketed() && before.highestPass().isPresent()) {
+      double least = before.highestPass().getAsDouble() - after.lowestBlock().getAsDouble();
+      return least > 0
+          ? Optional.of("at least " + megahertz(least) + " less" + LIMIT)
+          : Optional.empty();
+    }
+    return Optional.empty();
+  }
+
+  private String megahertz(double value) {
+    return notation.text(value, Unit.MEGAHERTZ);
+  }
+
+  /** What the rungs tell, as a finding. */
+  public Finding finding() {
+    Optional<GridGain> gain = gridGain();
+    return new Finding(
+        "prove.headroom",
+        sentence(gain),
+        gain.map(GridGain::megahertz).orElse(Double.NaN),
+        "MHz",
+        gain.map(GridGain::interval),
+        new Working(
+            "The highest clock lies between the highest rung that passed under the limit and the"
+                + " lowest above it that did not, anywhere with equal chance; the gain is the"
+                + " difference of two such, a trapezoid",
+            inputs(),
+            "JCGM 100:2008, 4.3.7 and JCGM 101:2008, 6.4.4; when a rung counts: common practice",
+            List.of(
+                "A rung that passed once may fail tomorrow: the longer it was held, the surer.",
+                "Temperatures are carried to one room by their rise; the cooler must have run at"
+                    + " one speed.",
+                "Both ladders must stand under one load.")));
+  }
+
+  private List<Working.Input> inputs() {
+    List<Working.Input> inputs = new ArrayList<>();
+    inputs.add(new Working.Input("limit", before.terms().limitCelsius(), "°C"));
+    inputs.add(new Working.Input("room", before.roomCelsius(), "°C"));
+    for (ClockLadder ladder : List.of(before, after)) {
+      String side = ladder == before ? " before" : " after";
+      inputs.add(
+          new Working.Input(
+              "highest passed" + side, ladder.highestPass().orElse(Double.NaN), "MHz"));
+      inputs.add(
+          new Working.Input(
+              "lowest not passed" + side, ladder.lowestBlock().orElse(Double.NaN), "MHz"));
+    }
+    return inputs;
+  }
+
+  private String sentence(Optional<GridGain> gain) {
+    if (isEmpty()) {
+      return "No rung yet. Write down a clock, how it ended and its hottest core.";
+    }
+    if (after.rungs().isEmpty() || before.rungs().isEmpty()) {
+      ClockLadder only = before.rungs().isEmpty() ? after : before;
+      return "It holds " + where(only) + under() + ".";
+    }
+    String both =
+        "It holds " + where(after) + " after and " + where(before) + " before the work" + under();
+    if (gain.isEmpty()) {
+      return both
+          + headline().map(h -> ": " + h.replace(LIMIT, "")).orElse(". That tells no gain yet")
+          + ".";
+    }
+    Interval interval = gain.get().interval();
+    double mean = gain.get().megahertz();
+    return both
+        + (interval.contains(0)
+            ? ". The rungs are too far apart to tell a gain ("
+            : ": " + megahertz(Math.abs(mean)) + (mean < 0 ? " less (" : " more ("))
+        + notation.range(
+            mean < 0 && !interval.contains(0) ? interval.negated() : interval, Unit.MEGAHERTZ)
+        + ").";
+  }
+
+  private String where(ClockLadder ladder) {
+    if (ladder.highestPass().isEmpty()) {
+      return ladder.lowestBlock().isEmpty()
+          ? "what no rung tells yet"
+          : "less than " + megahertz(ladder.lowestBlock().getAsDouble());
+    }
+    String pass = notation.number(ladder.highestPass().getAsDouble(), Unit.MEGAHERTZ);
+    return ladder.lowestBlock().isEmpty()
+        ? pass + " MHz or more"
+        : pass + " to " + megahertz(ladder.lowestBlock().getAsDouble());
+  }
+
+  private String under() {
+    double room = before.roomCelsius();
+    return " under "
+        + notation.text(before.terms().limitCelsius(), Unit.CELSIUS)
+        + (Double.isNaN(room) ? "" : " in a room of " + notation.text(room, Unit.CELSIUS));
+  }
+
+  /** What one should know to judge it, a sentence each. */
+  public List<String> reasons() {
+    List<String> reasons = new ArrayList<>();
+    for (ClockLadder ladder : List.of(before, after)) {
+      String side = ladder == before ? "Before" : "After";
+      for (Rung r : ladder.blockers()) {
+        if (ladder.counts(r) != Outcome.PASSED) {
+          reasons.add(
+              side
+                  + ", "
+                  + megahertz(r.clockMegahertz())
+                  + " "
+                  + words(ladder.counts(r))
+                  + (r.how().isEmpty() ? "" : ": " + r.how())
+                  + ".");
+        }
+      }
+    }
+    for (ClockLadder ladder : List.of(before, after)) {
+      for (Rung r : ladder.failedBelow()) {
+        reasons.add(
+            (ladder == before ? "Before, " : "After, ")
+                + megahertz(r.clockMegahertz())
+                + " failed although a higher clock passed; try both again, and longer.");
+      }
+    }
+    unequal(reasons);
+    if (!isEmpty() && !before.terms().load().isEmpty()) {
+      reasons.add("Load: " + before.terms().load() + ".");
+    }
+    if (!isEmpty() && Double.isNaN(before.roomCelsius())) {
+      reasons.add("No rung has a room temperature, so the limit is judged in the room of the day.");
+    }
+    return reasons;
+  }
+
+  private static String words(Outcome outcome) {
+    return switch (outcome) {
+      case PASSED -> "passed";
+      case FAILED -> "failed";
+      case THROTTLED -> "throttled";
+      case TOO_HOT -> "was too hot";
+      case STOPPED -> "was stopped";
+    };
+  }
+
+  private void unequal(List<String> reasons) {
+    if (before.highestPass().isEmpty() || after.highestPass().isEmpty()) {
+      return;
+    }
+    Rung first = before.passedAt(before.highestPass().getAsDouble());
+    Rung second = after.passedAt(after.highestPass().getAsDouble());
+    if (first.voltageVolts() != null
+        && second.voltageVolts() != null
+        && !first.sameVoltage(second)) {
+      reasons.add(
+          "The highest rungs stand at "
+              + notation.text(second.voltageVolts(), Unit.VOLT)
+              + " after and "
+              + notation.text(first.voltageVolts(), Unit.VOLT)
+              + " before; part of the change is the voltage.");
+    }
+    if (first.minutes() != null
+        && second.minutes() != null
+        && Math.max(first.minutes(), second.minutes())
+            > 2 * Math.min(first.minutes(), second.minutes())) {
+      reasons.add(
+          "They were held for "
+              + notation.fixed(second.minutes(), 0)
+              + " and "
+              + notation.fixed(first.minutes(), 0)
+              + " minutes; hold both as long to be sure.");
+    }
+  }
+
+  /** The model of heat and clock over the ladders that have temperatures; fitted at first use. */
+  private synchronized Optional<ClockModel> model() {
+    if (model == null) {
+      List<ClockLadder> usable = usable();
+      model = usable.isEmpty() ? Optional.empty() : ClockModel.of(usable, remountKelvin);
+    }
+    return model;
+  }
+
+  private List<ClockLadder> usable() {
+    return Stream.of(before, after)
+        .filter(l -> l.rungs().stream().anyMatch(ClockModel::tells))
+        .toList();
+  }
+
+  private Optional<ClockModel.Estimate> hottestAt(ClockLadder ladder, double clock) {
+    int side = usable().indexOf(ladder);
+    return side < 0
+        ? Optional.empty()
+        : model().map(m -> m.celsiusAt(side, clock, Double.NaN, ladder.roomCelsius()));
+  }
+
+  /** What to try next, before or after the work; takes a moment when temperatures are known. */
+  public NextRung next(boolean afterWork) {
+    ClockLadder ladder = afterWork ? after : before;
+    return NextRung.of(ladder, clock -> hottestAt(ladder, clock), notation);
+  }
+
+  /** The clock at which heat alone would stop a state, MHz; takes a moment. */
+  public Optional<Finding> heatLimit(boolean afterWork) {
+    ClockLadder ladder = afterWork ? after : before;
+    int side = usable().indexOf(ladder);
+    double limit = ladder.terms().limitCelsius();
+    if (side < 0 || !(limit > ladder.roomCelsius() + 1)) {
+      return Optional.empty();
+    }
+    return model()
+        .map(
+            m -> {
+              ClockModel.Estimate at = m.clockAt(side, limit, ladder.roomCelsius());
+              return modelled(
+                  m,
+                  afterWork ? "prove.heatLimitAfter" : "prove.heatLimitBefore",
+                  "By heat alone it would reach the limit at "
+                      + megahertz(at.value())
+                      + " ("
+                      + notation.range(at.interval(), Unit.MEGAHERTZ)
+                      + ") "
+                      + (afterWork ? "after" : "before")
+                      + " the work.",
+                  at,
+                  "MHz");
+            });
+  }
+
+  /** The gain at the limit by the model of heat, MHz; takes a moment. */
+  public Optional<Finding> modelGain() {
+    if (usable().size() < 2 || !(before.terms().limitCelsius() > before.roomCelsius() + 1)) {
+      return Optional.empty();
+    }
+    return model()
+        .map(
+            m -> {
+              ClockModel.Estimate gain =
+                  m.clockGain(before.terms().limitCelsius(), before.roomCelsius());
+              return modelled(
+                  m,
+                  "prove.headroomByHeat",
+                  "By the rungs' temperatures the limit lies "
+                      + megahertz(Math.abs(gain.value()))
+                      + (gain.value() < 0 ? " lower" : " higher")
+                      + " after the work ("
+                      + notation.range(gain.interval(), Unit.MEGAHERTZ)
+                      + (after.bracketed() && !after.stoppedByHeat()
+                          ? "), but heat is not what stops it."
+                          : ")."),
+                  gain,
+                  "MHz");
+            });
+  }
+
+  private Finding modelled(
+      ClockModel m, String key, String sentence, ClockModel.Estimate estimate, String unit) {
+    return new Finding(
+        key,
+        sentence,
+        estimate.value(),
+        unit,
+        Optional.of(estimate.interval()),
+        new Working(
+            "rise = A·[(1 − λ)·f·V² + λ·V·2^((T − 60 °C)/D)], A of each side fitted to the rungs"
+                + " that passed, with λ, D and the course of voltage from common practice where"
+                + " the rungs do not tell them",
+            List.of(
+                new Working.Input("rungs fitted", m.rungs(), ""),
+                new Working.Input("reference clock", m.referenceMegahertz(), "MHz"),
+                new Working.Input("leakage share there", m.leakageShare() * 100, "%"),
+                new Working.Input("voltage goes as clock to the power", m.voltagePower(), ""),
+                new Working.Input("limit", before.terms().limitCelsius(), "°C"),
+                new Working.Input("room", before.roomCelsius(), "°C")),
+            "switching power C·V²·f, Weste and Harris, CMOS VLSI Design, chapter 5, from memory; leakage and"
+                + " course of voltage: common practice",
+            List.of(
+                "It knows nothing of stability.",
+                "It holds near the rungs, under one load and one speed of the cooler.")));
+  }
+
+  /** Hottest core after less before at one clock, K; measured where both passed, else modelled. */
+  public Optional<Finding> kelvinAtEqualClock() {
+    List<Pair> pairs = pairs();
+    if (pairs.isEmpty()) {
+      return modelledChange();
+    }
+    double mean = 0;
+    double variance = 0;
+    for (Pair pair : pairs) {
+      mean += pair.changeKelvin() / pairs.size();
+      variance += pair.variance() / Math.pow(pairs.size(), 2);
+    }
+    variance += 2 * remountKelvin * remountKelvin;
+    Interval interval = Interval.around(mean, NORMAL_95 * Math.sqrt(variance), 0.95);
+    double[] clocks = pairs.stream().mapToDouble(Pair::clockMegahertz).toArray();
+    double low = DoubleStream.of(clocks).min().orElseThrow();
+    double high = DoubleStream.of(clocks).max().orElseThrow();
+    String where =
+        high - low < Rung.SAME_MEGAHERTZ
+            ? megahertz(low)
+            : notation.number(low, Unit.MEGAHERTZ) + " to " + megahertz(high);
+    return Optional.of(
+        new Finding(
+            "prove.equalClock",
+            "At " + where + ", rung against rung, " + cooler(mean, interval),
+            mean,
+            "K",
+            Optional.of(interval),
+            new Working(
+                "mean difference of the rises of the hottest core, rung against rung at one clock"
+                    + " and voltage; errors of reading and of re-mounting added in squares",
+                List.of(
+                    new Working.Input("pairs of rungs", pairs.size(), ""),
+                    new Working.Input("error of a rung by hand", Rung.BY_HAND_KELVIN, "K"),
+                    new Working.Input("scatter between mounts", remountKelvin, "K")),
+                "JCGM 100:2008, 5.1.2; the errors: common practice",
+                List.of("Rungs by hand are rough; conducted runs tell more."))));
+  }
+
+  private String cooler(double mean, Interval interval) {
+    if (Double.isInfinite(interval.low())) {
+      // Some of what the rungs allow has no rest at that clock before the work.
+      return "the hottest core is "
+          + (Double.isInfinite(mean) ? "" : notation.text(-mean, Unit.KELVIN) + " ")
+          + "cooler (at least "
+          + notation.number(-interval.high(), Unit.KELVIN)
+          + "; before the work leakage might have run away there).";
+    }
+    boolean open = interval.contains(0);
+    return "the hottest core is "
+        + notation.text(Math.abs(mean), Unit.KELVIN)
+        + (mean < 0 ? " cooler (" : " hotter (")
+        + notation.range(mean < 0 && !open ? interval.negated() : interval, Unit.KELVIN)
+        + (open ? "), which may be nothing." : ").");
+  }
+
+  /**
+   * Rungs of both sides at one clock and voltage, each side by its mean.
+   *
+   * @param variance of the change, K²
+   */
+  private record Pair(double clockMegahertz, double changeKelvin, double variance) {
+    static Pair of(List<Rung> first, List<Rung> second) {
+      return new Pair(
+          first.get(0).clockMegahertz(),
+          rise(second) - rise(first),
+          variance(first) + variance(second));
+    }
+
+    private static double rise(List<Rung> rungs) {
+      return rungs.stream().mapToDouble(Rung::riseKelvin).average().orElseThrow();
+    }
+
+    private static double variance(List<Rung> rungs) {
+      return rungs.stream().mapToDouble(r -> r.sigmaKelvin() * r.sigmaKelvin()).sum()
+          / (rungs.size() * rungs.size());
+    }
+  }
+
+  /** Each rung counts once, so that several tries at one clock do not pass for several clocks. */
+  private List<Pair> pairs() {
+    List<Pair> pairs = new ArrayList<>();
+    List<Rung> left = new ArrayList<>(before.rungs().stream().filter(ClockModel::tells).toList());
+    while (!left.isEmpty()) {
+      Rung one = left.get(0);
+      List<Rung> first = like(one, left);
+      List<Rung> second = like(one, after.rungs().stream().filter(ClockModel::tells).toList());
+      left.removeAll(first);
+      if (!second.isEmpty()) {
+        pairs.add(Pair.of(first, second));
+      }
+    }
+    return pairs;
+  }
+
+  private static List<Rung> like(Rung one, List<Rung> rungs) {
+    return rungs.stream()
+        .filter(r -> r.atClock(one.clockMegahertz()) && r.sameVoltage(one))
+        .toList();
+  }
+
+  private Optional<Finding> modelledChange() {
+    if (usable().size() < 2) {
+      return Optional.empty();
+    }
+    return model()
+        .map(
+            m -> {
+              ClockModel.Estimate change = m.changeAt(m.referenceMegahertz(), before.roomCelsius());
+              return modelled(
+                  m,
+                  "prove.equalClock",
+                  "No rung stands on both sides, so by the model: at "
+                      + megahertz(m.referenceMegahertz())
+                      + " "
+                      + cooler(change.value(), change.interval()),
+                  change,
+                  "K");
+            });
+  }
+}

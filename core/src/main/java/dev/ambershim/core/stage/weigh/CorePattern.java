@@ -1,0 +1,191 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.build.Response;
+import dev.ambershim.core.physics.material.Filling;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.RealMatrix;
+
+/**
+ * Why cores differ beyond what geometry explains. Three things add up for each core: its sensor
+ * (kelvin that stay whatever is done), its share of the heat, and how thick the inner joint is over
+ * it (both grow with the heat, and change with the build). Given readings they are split by their
+ * prior variances (normal prior, normal errors: Gelman et al., <i>Bayesian Data Analysis</i>, 3.5);
+ * readings at several loads tell the sensor from the other two.
+ */
+public final class CorePattern {
+  /** Heat spreads sideways on its way, so that a thin spot counts less than fully. */
+  private static final double FELT = 0.7;
+
+  /** Share of the chip's heat that enters in cores, as the layout has it. */
+  private static final double IN_CORES = 0.75;
+
+  private static final int KINDS = 3;
+
+  private final Response now;
+  private final double joint;
+  private final double heat;
+  private final double[][] mean;
+  private final RealMatrix root;
+
+  private CorePattern(
+      Response now, double joint, double heat, double[][] mean, RealMatrix covariance) {
+    this.now = now;
+    this.joint = joint;
+    this.heat = heat;
+    this.mean = mean;
+    this.root = new CholeskyDecomposition(covariance, 1e-10, 1e-14).getL();
+  }
+
+  /**
+   * Splits what patterns show.
+   *
+   * @param patterns those with another count of cores are left aside
+   * @param logs the calibrated figures of the chip as it is
+   * @param heat heat through the joints by the power reading
+   */
+  static CorePattern of(Response now, List<Question.Pattern> patterns, double[] logs, double heat) {
+    int cores = now.cores();
+    double noise = PriorTable.PLATEAU.sigma() / 2;
+    RealMatrix normal = new Array2DRowRealMatrix(KINDS, KINDS);
+    double[] prior = {
+      PriorTable.CORE_SENSOR.sigma(),
+      PriorTable.CORE_SHARE.sigma(),
+      PriorTable.uneven(onDies(now)).sigma()
+    };
+    for (int k = 0; k < KINDS; k++) {
+      normal.setEntry(k, k, 1 / (prior[k] * prior[k]));
+    }
+    double[] geometry = apart(now.coresKelvinPerWatt(logs));
+    double joint = logs[now.situation().build().lidOn() ? 0 : 1];
+    double[][] right = new double[cores][KINDS];
+    for (Question.Pattern p : patterns) {
+      if (p.celsius().size() != cores) {
+        continue;
+      }
+      double watts = p.watts() * heat;
+      double[] effect = effects(now, joint, watts);
+      double[] seen = apart(p.celsius().stream().mapToDouble(Double::doubleValue).toArray());
+      for (int i = 0; i < KINDS; i++) {
+        for (int j = 0; j < KINDS; j++) {
+          normal.addToEntry(i, j, effect[i] * effect[j] / (noise * noise));
+        }
+        for (int c = 0; c < cores; c++) {
+          right[c][i] += effect[i] * (seen[c] - geometry[c] * watts) / (noise * noise);
+        }
+      }
+    }
+    CholeskyDecomposition solved = new CholeskyDecomposition(normal);
+    double[][] mean = new double[cores][];
+    for (int c = 0; c < cores; c++) {
+      mean[c] = solved.getSolver().solve(new ArrayRealVector(right[c], false)).toArray();
+    }
+    return new CorePattern(now, joint, heat, mean, solved.getSolver().getInverse());
+  }
+
+  private static Filling onDies(Response at) {
+    Build build = at.situation().build();
+    return build.lidOn() ? build.inner().filling() : build.outer().filling();
+  }
+
+  private static double[] apart(double[] values) {
+    double mean = 0;
+    for (double v : values) {
+      mean += v / values.length;
+    }
+    double[] all = values.clone();
+    for (int c = 0; c < all.length; c++) {
+      all[c] -= mean;
+    }
+    return all;
+  }
+
+  /** Kelvin for each unit of sensor, share and unevenness. */
+  private static double[] effects(Response at, double jointLog, double watts) {
+    return new double[] {
+      1,
+      watts * IN_CORES / at.cores() * at.localKelvinPerWatt(),
+      watts * at.dieJointKelvinPerWatt() * Math.exp(jointLog) * FELT
+    };
+  }
+
+  /** One way in which the cores may differ. */
+  double[][] draw(SplittableRandom random) {
+    double[][] all = new double[mean.length][];
+    for (int c = 0; c < all.length; c++) {
+      double[] n = {random.nextGaussian(), random.nextGaussian(), random.nextGaussian()};
+      all[c] = root.operate(n);
+      for (int k = 0; k < KINDS; k++) {
+        all[c][k] += mean[c][k];
+      }
+    }
+    return all;
+  }
+
+  /**
+   * Core temperatures less their mean, for one draw. What the patterns have shown was read at the
+   * calibrated figures, so it is taken with those; a joint made anew over the dies brings its own
+   * size and unevenness.
+   *
+   * @param at the response of the situation, as it is now or after an option
+   * @param cores its cores and their mean, K/W, for the draw's figures
+   * @param logs those figures
+   * @param watts heat by the power reading
+   * @param drawn heat through the joints by the power reading, in this draw
+   * @param evenness how uneven a new joint is over each core, standard normal; empty if it stays
+   */
+  double[] pattern(
+      Response at,
+      double[] cores,
+      double[][] draw,
+      double[] logs,
+      double watts,
+      double drawn,
+      Optional<double[]> evenness) {
+    boolean lid = at.situation().build().lidOn();
+    double size = evenness.isPresent() ? logs[lid ? 0 : 1] : joint;
+    double[] effect = effects(at, size, watts * heat);
+    double mean = cores[cores.length - 1];
+    double[] all = new double[cores.length - 1];
+    for (int c = 0; c < all.length; c++) {
+      double uneven =
+          evenness.isPresent()
+              ? evenness.get()[c] * PriorTable.uneven(onDies(at)).sigma()
+              : draw[c][2];
+      all[c] =
+          (cores[c] - mean) * watts * drawn
+              + draw[c][0] * effect[0]
+              + draw[c][1] * effect[1]
+              + uneven * effect[2];
+    }
+    return all;
+  }
+
+  /** Hottest less coolest. */
+  public static double spread(double[] cores) {
+    double high = Double.NEGATIVE_INFINITY;
+    double low = Double.POSITIVE_INFINITY;
+    for (double c : cores) {
+      high = Math.max(high, c);
+      low = Math.min(low, c);
+    }
+    return high - low;
+  }
+
+  /** Likely remainder of each core, K: what geometry does not explain; heat by the reading, W. */
+  double[] remainderKelvin(double watts) {
+    double[] effect = effects(now, joint, watts * heat);
+    double[] all = new double[mean.length];
+    for (int c = 0; c < all.length; c++) {
+      for (int k = 0; k < KINDS; k++) {
+        all[c] += mean[c][k] * effect[k];
+      }
+    }
+    return all;
+  }
+}

@@ -1,0 +1,96 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.plan.Step;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One thing that could be done.
+ *
+ * @param kind which
+ * @param how what is done, in a sentence
+ * @param situation what it would be like afterwards
+ * @param inner how well the inner joint is known afterwards; empty if it stays as it is
+ * @param outer the same of the outer or bare joint
+ * @param cooler how well a new cooler's resistance is known; empty if it stays
+ * @param powerFactor heat afterwards by heat now
+ * @param steps where a chip can be lost
+ * @param coins what has to be bought
+ * @param lostCoins what is given up, such as clock
+ * @param handsHours hours at the bench
+ * @param waitHours hours of curing and drying
+ * @param impossible why it cannot be done on this chip, if so
+ */
+public record Option(
+    OptionKind kind,
+    String how,
+    Situation situation,
+    Optional<Fresh> inner,
+    Optional<Fresh> outer,
+    Optional<Prior> cooler,
+    double powerFactor,
+    List<Step> steps,
+    double coins,
+    double lostCoins,
+    double handsHours,
+    double waitHours,
+    Optional<String> impossible) {
+  /**
+   * A joint made anew.
+   *
+   * @param trust how far its resistance may lie from its likely one, as a factor
+   * @param metal whether the doubt in liquid metal's conductivity comes on top
+   */
+  public record Fresh(Prior trust, boolean metal) {}
+
+  /** Copies its list. */
+  public Option {
+    steps = List.copyOf(steps);
+  }
+
+  /** The same in other hours. */
+  Option taking(Question.Time time) {
+    return new Option(
+        kind,
+        how,
+        situation,
+        inner,
+        outer,
+        cooler,
+        powerFactor,
+        steps,
+        coins,
+        lostCoins,
+        time.handsHours(),
+        time.waitHours(),
+        impossible);
+  }
+
+  /** Whether it can be done. */
+  public boolean possible() {
+    return impossible.isEmpty();
+  }
+
+  /** The usual cautions of what is done, a sentence each. */
+  public List<String> cautions() {
+    List<String> all = new ArrayList<>();
+    if (kind.opens()) {
+      all.add("Opening ends the warranty. Unplug and discharge first; blades cut away from hands.");
+    }
+    if (steps.contains(Step.METAL_GUARDED) || steps.contains(Step.METAL_BARE)) {
+      all.add(
+          "Liquid metal conducts, creeps and eats aluminium: gloves and eye protection, and follow"
+              + " its label.");
+    }
+    if (steps.contains(Step.MOUNT_FRAME) || steps.contains(Step.MOUNT_BARE)) {
+      all.add("Force on bare silicon in small even turns.");
+    }
+    if (steps.contains(Step.LAP_DIE) || kind == OptionKind.METAL_LAPPED) {
+      all.add("Lap wet; keep nickel and silicon dust out of lungs and off skin.");
+    }
+    return all;
+  }
+}

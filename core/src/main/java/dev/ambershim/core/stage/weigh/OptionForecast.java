@@ -1,0 +1,34 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Interval;
+
+/**
+ * What an option would bring at the asked load. For an impossible option only the reason counts.
+ *
+ * @param option the option
+ * @param gainKelvin likely gain, positive is cooler
+ * @param gain where it lies in eight cases of ten
+ * @param chance that the gain reaches the difference that the person cares about, 0 to 1
+ * @param spreadKelvin likely hottest less coolest core afterwards
+ * @param spread where that lies in eight cases of ten
+ * @param ruin chance of losing the chip, 0 to 1
+ * @param coins what has to be bought
+ * @param costCoins that, the hours at the bench, and the chip's price times the chance of ruin
+ * @param kelvinPerCoin likely gain by cost; not a number where it costs nothing
+ * @param netCoins what the likely gain is worth less what it costs
+ * @param finding gain as an answer with its working
+ */
+public record OptionForecast(
+    Option option,
+    double gainKelvin,
+    Interval gain,
+    double chance,
+    double spreadKelvin,
+    Interval spread,
+    double ruin,
+    double coins,
+    double costCoins,
+    double kelvinPerCoin,
+    double netCoins,
+    Finding finding) {}

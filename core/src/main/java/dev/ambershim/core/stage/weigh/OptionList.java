@@ -1,0 +1,453 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.Chip;
+import dev.ambershim.core.physics.assembly.Cooler;
+import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.assembly.Die;
+import dev.ambershim.core.physics.assembly.Joint;
+import dev.ambershim.core.physics.assembly.Lid;
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.physics.material.Material;
+import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.plan.Step;
+import dev.ambershim.core.plan.Terms;
+import dev.ambershim.core.stage.weigh.Option.Fresh;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** All options for a chip as it is now, the impossible ones with their reason. */
+final class OptionList {
+  /** A film that is thicker does not stay where it is put, by common practice. */
+  static final double THICKEST_FILM_MICROMETRES = 200;
+
+  /** What lapping takes off a die, and what must be left of it, by common practice. */
+  private static final double DIE_LAPPED_MICROMETRES = 120;
+
+  private static final double DIE_LEFT_MICROMETRES = 400;
+
+  /** A flat lid made to measure is somewhat thicker, by common practice. */
+  private static final double THICKER_LID_MILLIMETRES = 0.5;
+
+  /** Heat goes with clock × voltage², and voltage with about half the clock: common practice. */
+  private static final double POWER_BY_CLOCK = 2;
+
+  /** Leakage makes heat fall somewhat faster than voltage²: common practice. */
+  private static final double POWER_BY_VOLTAGE = 2.2;
+
+  private static final Optional<Fresh> KEPT = Optional.empty();
+
+  private final Situation now;
+  private final Chip chip;
+  private final Cooler cooler;
+  private final Build build;
+  private final Terms terms;
+  private final Notation notation;
+  private final double metal;
+
+  private OptionList(Situation now, Terms terms, Notation notation) {
+    this.now = now;
+    this.chip = now.chip();
+    this.cooler = now.cooler();
+    this.build = now.build();
+    this.terms = terms;
+    this.notation = notation;
+    this.metal =
+        terms.advertised() ? PriorTable.METAL_ADVERTISED.likely() : PriorTable.METAL.likely();
+  }
+
+  /** The options, in the order of their kinds. */
+  static List<Option> of(Situation now, Terms terms, Notation notation) {
+    OptionList list = new OptionList(now, terms, notation);
+    List<Option> all = new ArrayList<>();
+    for (OptionKind kind : OptionKind.values()) {
+      all.add(list.option(kind));
+    }
+    return all;
+  }
+
+  /** How far the clock takes the heat. */
+  static double powerByClock(double factor) {
+    return Math.pow(factor, POWER_BY_CLOCK);
+  }
+
+  private Option option(OptionKind kind) {
+    return switch (kind) {
+      case FRESH_PASTE -> freshPaste();
+      case LOWER_VOLTAGE ->
+          slower(
+              kind,
+              "Set the voltage " + notation.text(terms.voltagePercent(), Unit.PERCENT) + " lower.",
+              Math.pow(1 - terms.voltagePercent() / 100, POWER_BY_VOLTAGE),
+              0,
+              1.5);
+      case LOWER_CLOCK ->
+          slower(
+              kind,
+              "Set the clock "
+                  + notation.text(terms.clockPercent(), Unit.PERCENT)
+                  + " lower, the voltage following; it also works slower by that.",
+              powerByClock(1 - terms.clockPercent() / 100),
+              terms.clockPercent() * terms.coinsPerClockPercent(),
+              0.5);
+      case METAL_ON_LID -> metalOnLid();
+      case BETTER_COOLER -> betterCooler();
+      case METAL_UNGLUED -> inside(kind, 0, 2, 0);
+      case METAL_GLUED -> inside(kind, PriorTable.GLUE.likely(), 2.5, 24);
+      case METAL_LAPPED, COPPER_LID -> flat(kind);
+      case BARE, BARE_LAPPED -> bare(kind);
+    };
+  }
+
+  private Option freshPaste() {
+    Joint paste = Joint.usual(Filling.PASTE);
+    boolean onDie = !build.lidOn();
+    return new Option(
+        OptionKind.FRESH_PASTE,
+        onDie
+            ? "Clean the die and the cold plate and paste them anew."
+            : "Clean lid and cold plate and paste them anew.",
+        with(chip, cooler, new Build(build.lidOn(), build.glueMicrometres(), build.inner(), paste)),
+        KEPT,
+        fresh(Filling.PASTE),
+        Optional.empty(),
+        1,
+        onDie ? List.of(mount()) : List.of(),
+        terms.pasteCoins(),
+        0,
+        0.5,
+        0,
+        Optional.empty());
+  }
+
+  private Option slower(OptionKind kind, String how, double power, double lost, double hours) {
+    return new Option(
+        kind,
+        how,
+        now,
+        KEPT,
+        KEPT,
+        Optional.empty(),
+        power,
+        List.of(),
+        0,
+        lost,
+        hours,
+        0,
+        Optional.empty());
+  }
+
+  private Option metalOnLid() {
+    Joint film = film(PriorTable.FILM_ON_LID.likely());
+    return new Option(
+        OptionKind.METAL_ON_LID,
+        "Clean lid and cold plate and put a liquid-metal film between them.",
+        with(chip, cooler, new Build(build.lidOn(), build.glueMicrometres(), build.inner(), film)),
+        KEPT,
+        Optional.of(new Fresh(PriorTable.FILM_ON_LID, true)),
+        Optional.empty(),
+        1,
+        List.of(metalStep()),
+        terms.metalCoins() + terms.sundryCoins(),
+        0,
+        1,
+        0,
+        lidOff().or(() -> aluminium(build.lidOn())));
+  }
+
+  private Option betterCooler() {
+    CoolerClass next = next(cooler);
+    Cooler better = next.usual(next.words(), cooler.reachMillimetres());
+    Joint paste = Joint.usual(Filling.PASTE);
+    boolean none = better.resistanceKelvinPerWatt() > 0.93 * cooler.resistanceKelvinPerWatt();
+    return new Option(
+        OptionKind.BETTER_COOLER,
+        "Change the cooler for the next kind (" + next.words() + "), with fresh paste.",
+        with(chip, better, new Build(build.lidOn(), build.glueMicrometres(), build.inner(), paste)),
+        KEPT,
+        fresh(Filling.PASTE),
+        Optional.of(PriorTable.cooler(next)),
+        1,
+        build.lidOn() ? List.of() : List.of(mount()),
+        terms.coolerCoins() + terms.pasteCoins(),
+        0,
+        1.5,
+        0,
+        none ? Optional.of("This cooler is as good as the next kind already.") : Optional.empty());
+  }
+
+  private static CoolerClass next(Cooler cooler) {
+    return switch (cooler.kind()) {
+      case LOW_AIR -> CoolerClass.LARGE_AIR_TOWER;
+      case AIR_TOWER, SMALL_LOOP -> CoolerClass.LARGE_LOOP;
+      case OTHER ->
+          cooler.resistanceKelvinPerWatt() > 0.13
+              ? CoolerClass.LARGE_LOOP
+              : CoolerClass.OWN_LOOP_THICK;
+      default -> CoolerClass.OWN_LOOP_THICK;
+    };
+  }
+
+  /** Opened, filmed, the lid put back as it is. */
+  private Option inside(OptionKind kind, double glue, double hands, double wait) {
+    double gap = new Build(true, glue, build.inner(), build.outer()).innerGapMicrometres(chip);
+    double thick = Math.max(PriorTable.FILM.likely(), gap);
+    // A lid that would rest on the die stands on the film; its glue line fills the rest.
+    double line = glue + thick - gap;
+    Prior trust = gap > PriorTable.FILM.likely() ? PriorTable.GAP : PriorTable.FILM;
+    List<String> reasons = new ArrayList<>();
+    if (thick > THICKEST_FILM_MICROMETRES) {
+      reasons.add(
+          "The lid's hollow is too deep: the film would be "
+              + notation.text(thick, Unit.MICROMETRE)
+              + " thick, and more than "
+              + notation.text(THICKEST_FILM_MICROMETRES, Unit.MICROMETRE)
+              + " does not stay. Lap the rim, or take a lid made to measure.");
+    }
+    boolean glued = kind == OptionKind.METAL_GLUED;
+    return new Option(
+        kind,
+        glued
+            ? "Open it, clean it, film die and lid, glue the lid back, paste the cooler on."
+            : "Open it, clean it, film die and lid, lay the lid on; the cooler holds it.",
+        with(chip, cooler, new Build(true, line, film(thick), Joint.usual(Filling.PASTE))),
+        Optional.of(new Fresh(trust, true)),
+        fresh(Filling.PASTE),
+        Optional.empty(),
+        1,
+        opening(metalStep()),
+        openCoins() + terms.metalCoins() + terms.pasteCoins() + terms.sundryCoins(),
+        0,
+        hands + solderHours(),
+        wait,
+        lidOff().or(() -> aluminium(false)).or(() -> reasons.stream().findFirst()));
+  }
+
+  /** Opened, filmed, and a lid with flat faces whose rim leaves just the film. */
+  private Option flat(OptionKind kind) {
+    boolean copper = kind == OptionKind.COPPER_LID;
+    Lid was = chip.lid();
+    double thick = copper ? PriorTable.FILM_LAPPED.likely() : PriorTable.FILM.likely();
+    double glue = PriorTable.GLUE.likely();
+    // The rim is made to leave the film, or the glue is where the lid stands on the film anyway.
+    double cavity = (chip.highestDieMicrometres() + thick - glue) / 1000;
+    double kept = Math.min(cavity, was.cavityMillimetres());
+    Lid lid =
+        new Lid(
+            was.widthMillimetres(),
+            was.depthMillimetres(),
+            was.thicknessMillimetres() + (copper ? THICKER_LID_MILLIMETRES : -0.05),
+            copper ? cavity : kept,
+            was.rimMillimetres(),
+            copper ? Material.COPPER : was.material());
+    double line = glue + (cavity - (copper ? cavity : kept)) * 1000;
+    Joint outer = new Joint(Filling.PASTE, PriorTable.PASTE_LAPPED.likely(), 5);
+    return new Option(
+        kind,
+        copper
+            ? "Open it, clean it, film die and a flat copper lid made to measure, glue it on."
+            : "As before, and lap the lid's top flat and its rim down to where the film is thin.",
+        with(withLid(lid), cooler, new Build(true, line, film(thick), outer)),
+        Optional.of(new Fresh(copper ? PriorTable.FILM_LAPPED : PriorTable.FILM, true)),
+        Optional.of(new Fresh(PriorTable.PASTE_LAPPED, false)),
+        Optional.empty(),
+        1,
+        opening(metalStep()),
+        openCoins()
+            + terms.metalCoins()
+            + terms.pasteCoins()
+            + terms.sundryCoins()
+            + (copper ? terms.lidCoins() : terms.paperCoins()),
+        0,
+        (copper ? 2.5 : 4.5) + solderHours(),
+        24,
+        copper ? lidOff() : lidOff().or(() -> aluminium(false)));
+  }
+
+  private Option bare(OptionKind kind) {
+    boolean lapped = kind == OptionKind.BARE_LAPPED;
+    Chip then = lapped ? withDiesLower(DIE_LAPPED_MICROMETRES) : chip;
+    double thick = lapped ? PriorTable.FILM_LAPPED.likely() : PriorTable.FILM.likely();
+    List<Step> steps = build.lidOn() ? opening(metalStep()) : new ArrayList<>(List.of(metalStep()));
+    steps.add(mount());
+    if (lapped) {
+      steps.add(Step.LAP_DIE);
+    }
+    return new Option(
+        kind,
+        lapped
+            ? "Open it, clean it, lap the die flat, and set the cold plate on it with a film."
+            : "Open it, clean it, and set the cold plate on the die with a liquid-metal film.",
+        with(then, cooler, new Build(false, 0, build.inner(), film(thick))),
+        KEPT,
+        Optional.of(new Fresh(lapped ? PriorTable.FILM_LAPPED : PriorTable.FILM, true)),
+        Optional.empty(),
+        1,
+        steps,
+        (build.lidOn() ? openCoins() : 0)
+            + terms.metalCoins()
+            + terms.sundryCoins()
+            + (terms.frame() ? terms.frameCoins() : 0)
+            + (lapped ? terms.paperCoins() : 0),
+        0,
+        (lapped ? 5.5 : 3) + (build.lidOn() ? solderHours() : 0),
+        1,
+        plateAluminium()
+            .or(this::notCovered)
+            .or(this::outOfReach)
+            .or(() -> lapped ? tooThin() : Optional.empty()));
+  }
+
+  private Optional<String> lidOff() {
+    return build.lidOn()
+        ? Optional.empty()
+        : Optional.of("The lid is off; this is for a chip with its lid on.");
+  }
+
+  private Optional<String> aluminium(boolean outside) {
+    if (chip.lid().material() == Material.ALUMINIUM) {
+      return Optional.of("The lid is aluminium: liquid metal eats it.");
+    }
+    return outside ? plateAluminium() : Optional.empty();
+  }
+
+  private Optional<String> plateAluminium() {
+    return cooler.material() == Material.ALUMINIUM
+        ? Optional.of("The cold plate is aluminium: liquid metal eats it.")
+        : Optional.empty();
+  }
+
+  private Optional<String> notCovered() {
+    for (Die die : chip.dies()) {
+      boolean wide =
+          Math.abs(die.xMillimetres()) + die.widthMillimetres() / 2 > cooler.widthMillimetres() / 2;
+      boolean deep =
+          Math.abs(die.yMillimetres()) + die.depthMillimetres() / 2 > cooler.depthMillimetres() / 2;
+      if (wide || deep) {
+        return Optional.of("The cold plate does not reach over all of " + die.name() + ".");
+      }
+    }
+    return Optional.empty();
+  }
+
+  private Optional<String> outOfReach() {
+    if (!build.lidOn()) {
+      return Optional.empty();
+    }
+    double down =
+        chip.lid().thicknessMillimetres()
+            + chip.lid().cavityMillimetres()
+            + (build.glueMicrometres() - chip.highestDieMicrometres()) / 1000;
+    if (down <= cooler.reachMillimetres()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        "The cold plate would have to come down "
+            + notation.text(down, Unit.MILLIMETRE)
+            + "; its mount allows "
+            + notation.text(cooler.reachMillimetres(), Unit.MILLIMETRE)
+            + ".");
+  }
+
+  private Optional<String> tooThin() {
+    double left =
+        chip.dies().stream().mapToDouble(Die::heightMicrometres).min().orElseThrow()
+            - DIE_LAPPED_MICROMETRES;
+    return left >= DIE_LEFT_MICROMETRES
+        ? Optional.empty()
+        : Optional.of(
+            "Too little silicon: lapping would leave "
+                + notation.text(left, Unit.MICROMETRE)
+                + ".");
+  }
+
+  private Joint film(double micrometres) {
+    return new Joint(Filling.LIQUID_METAL, micrometres, metal);
+  }
+
+  private static Optional<Fresh> fresh(Filling filling) {
+    return Optional.of(new Fresh(PriorTable.joint(filling), false));
+  }
+
+  private static Situation with(Chip chip, Cooler cooler, Build build) {
+    return new Situation(chip, cooler, build);
+  }
+
+  private Chip withLid(Lid lid) {
+    return new Chip(
+        chip.name(),
+        chip.kind(),
+        chip.widthMillimetres(),
+        chip.depthMillimetres(),
+        chip.substrateMillimetres(),
+        chip.cores(),
+        chip.dies(),
+        lid);
+  }
+
+  private Chip withDiesLower(double micrometres) {
+    List<Die> dies =
+        chip.dies().stream()
+            .map(
+                d ->
+                    new Die(
+                        d.name(),
+                        d.xMillimetres(),
+                        d.yMillimetres(),
+                        d.widthMillimetres(),
+                        d.depthMillimetres(),
+                        Math.max(d.heightMicrometres() - micrometres, 50),
+                        d.powerShare()))
+            .toList();
+    return new Chip(
+        chip.name(),
+        chip.kind(),
+        chip.widthMillimetres(),
+        chip.depthMillimetres(),
+        chip.substrateMillimetres(),
+        chip.cores(),
+        dies,
+        chip.lid());
+  }
+
+  private boolean soldered() {
+    return build.inner().filling() == Filling.SOLDER;
+  }
+
+  private double solderHours() {
+    return soldered() ? 1.5 : 0;
+  }
+
+  private double openCoins() {
+    return terms.blade() && !soldered() ? 0 : terms.toolCoins();
+  }
+
+  private Step metalStep() {
+    return terms.guard() ? Step.METAL_GUARDED : Step.METAL_BARE;
+  }
+
+  private Step mount() {
+    return terms.frame() ? Step.MOUNT_FRAME : Step.MOUNT_BARE;
+  }
+
+  private List<Step> opening(Step then) {
+    List<Step> steps = new ArrayList<>();
+    if (soldered()) {
+      steps.add(Step.OPEN_SOLDER);
+    } else {
+      steps.add(terms.blade() ? Step.OPEN_BLADE : Step.OPEN_TOOL);
+    }
+    if (chip.dies().size() > 1) {
+      steps.add(Step.OPEN_SEVERAL);
+    }
+    if (soldered()) {
+      steps.add(Step.CLEAN_SOLDER);
+    }
+    steps.add(then);
+    return steps;
+  }
+}

@@ -1,0 +1,150 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.base.Working;
+import dev.ambershim.core.physics.assembly.Joint;
+import dev.ambershim.core.physics.build.Response;
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.plan.Step;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** An option's forecast as a finding: its sentence and its working. */
+final class OptionWords {
+  private OptionWords() {}
+
+  static OptionForecast with(
+      OptionForecast f,
+      Response now,
+      Response then,
+      Question question,
+      double watts,
+      Notation notation) {
+    Option option = f.option();
+    Finding finding =
+        new Finding(
+            "weigh." + option.kind().name(),
+            option.how() + " " + gain(f, notation) + " at " + notation.text(watts, Unit.WATT) + ".",
+            f.gainKelvin(),
+            "K",
+            Optional.of(f.gain()),
+            working(f, now, then, question, watts));
+    return new OptionForecast(
+        option,
+        f.gainKelvin(),
+        f.gain(),
+        f.chance(),
+        f.spreadKelvin(),
+        f.spread(),
+        f.ruin(),
+        f.coins(),
+        f.costCoins(),
+        f.kelvinPerCoin(),
+        f.netCoins(),
+        finding);
+  }
+
+  /** Gain and interval in words, such as "Expect 12.1 K less (8.0 to 16.4 K)". */
+  static String gain(OptionForecast f, Notation notation) {
+    String size = notation.text(Math.abs(f.gainKelvin()), Unit.KELVIN);
+    String range = notation.range(f.gain(), Unit.KELVIN) + " " + notation.symbol(Unit.KELVIN);
+    if (f.gain().contains(0)) {
+      return "It may gain nothing: "
+          + notation.text(f.gainKelvin(), Unit.KELVIN)
+          + " ("
+          + range
+          + ")";
+    }
+    return f.gainKelvin() > 0
+        ? "Expect " + size + " less (" + range + ")"
+        : "Expect it to lose " + size + " (gain " + range + ")";
+  }
+
+  private static Working working(
+      OptionForecast f, Response now, Response then, Question question, double watts) {
+    Option option = f.option();
+    List<Working.Input> inputs = new ArrayList<>();
+    inputs.add(new Working.Input("heat", watts, "W"));
+    inputs.add(new Working.Input("heat afterwards", watts * option.powerFactor(), "W"));
+    joints(inputs, "now", now.situation());
+    joints(inputs, "afterwards", then.situation());
+    inputs.add(
+        new Working.Input("likely resistance now", now.meanKelvinPerWatt(new double[4]), "K/W"));
+    inputs.add(
+        new Working.Input(
+            "likely resistance afterwards", then.meanKelvinPerWatt(new double[4]), "K/W"));
+    if (metal(option) && !question.terms().advertised()) {
+      inputs.add(
+          new Working.Input(
+              "likely gain with liquid metal as advertised",
+              f.gainKelvin() + more(then, watts),
+              "K"));
+    }
+    for (Step step : option.steps()) {
+      inputs.add(
+          new Working.Input(
+              "odds of " + step.words(),
+              100 * question.record().chance(step, question.terms().odds()),
+              "%"));
+    }
+    inputs.add(new Working.Input("bought", f.coins(), "coins"));
+    inputs.add(new Working.Input("given up", option.lostCoins(), "coins"));
+    inputs.add(new Working.Input("hours at the bench", option.handsHours(), "h"));
+    inputs.add(new Working.Input("an hour's worth", question.terms().coinsPerHour(), "coins"));
+    inputs.add(new Working.Input("the chip anew", question.terms().chipCoins(), "coins"));
+    inputs.add(new Working.Input("cost in all", f.costCoins(), "coins"));
+    inputs.add(new Working.Input("spread afterwards", f.spreadKelvin(), "K"));
+    return new Working(
+        "gain = heat × (resistance now − power factor × resistance afterwards), over "
+            + Calibration.DRAWS
+            + " equally likely cases of all doubtful figures after the readings; resistances by"
+            + " three-dimensional conduction; cost = bought + given up + hours × worth"
+            + " + odds × chip",
+        inputs,
+        "conduction: finite volumes, checked in docs/sources.md; update: Bayes' rule by importance"
+            + " resampling (Gelman et al., Bayesian Data Analysis); priors: the table in"
+            + " docs/handbook/weigh.md",
+        List.of(
+            "Cores are taken in the order of the log, row by row over the die; the chip's plan is"
+                + " not known.",
+            "Heat into the board and the lid's rim are left out.",
+            "The interval holds eight cases in ten if the table of priors does.",
+            "Odds, prices and hours are common practice until you put in your own."));
+  }
+
+  private static boolean metal(Option option) {
+    return option.inner().filter(Option.Fresh::metal).isPresent()
+        || option.outer().filter(Option.Fresh::metal).isPresent();
+  }
+
+  /** How much cooler it would be if liquid metal conducted as well as sellers have it, K. */
+  private static double more(Response then, double watts) {
+    double better = -Math.log(PriorTable.METAL_ADVERTISED.likely() / PriorTable.METAL.likely());
+    double[] logs = new double[4];
+    logs[
+            then.situation().build().inner().filling() == Filling.LIQUID_METAL
+                    && then.situation().build().lidOn()
+                ? 0
+                : 1] =
+        better;
+    return watts * (then.meanKelvinPerWatt(new double[4]) - then.meanKelvinPerWatt(logs));
+  }
+
+  private static void joints(List<Working.Input> inputs, String when, Situation at) {
+    if (at.build().lidOn()) {
+      joint(inputs, "inner joint " + when, at.build().inner());
+    }
+    joint(inputs, (at.build().lidOn() ? "outer joint " : "bare joint ") + when, at.build().outer());
+  }
+
+  private static void joint(List<Working.Input> inputs, String name, Joint joint) {
+    inputs.add(new Working.Input(name, joint.bondLineMicrometres(), "µm"));
+    inputs.add(
+        new Working.Input(
+            name + ", conductivity", joint.conductivityWattsPerMetreKelvin(), "W/m·K"));
+  }
+}

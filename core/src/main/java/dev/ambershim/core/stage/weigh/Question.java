@@ -1,0 +1,79 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.job.Reading;
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.plan.Terms;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What a person wants weighed.
+ *
+ * @param now the chip as it is
+ * @param heatWatts heat of the load that matters
+ * @param roomCelsius room air to reckon with
+ * @param careKelvin the smallest difference that the person cares about
+ * @param readings settled states of the chip as it is
+ * @param patterns core temperatures of settled states
+ * @param terms prices, ways and odds
+ * @param record the person's own tries
+ * @param times hours that options take by a plan of the work; an option without takes usual ones
+ */
+public record Question(
+    Situation now,
+    double heatWatts,
+    double roomCelsius,
+    double careKelvin,
+    List<Reading> readings,
+    List<Pattern> patterns,
+    Terms terms,
+    OwnRecord record,
+    Map<OptionKind, Time> times) {
+  /**
+   * Hours that an option takes.
+   *
+   * @param handsHours at the bench
+   * @param waitHours of drying and curing
+   */
+  public record Time(double handsHours, double waitHours) {}
+
+  /**
+   * Core temperatures of one settled state.
+   *
+   * @param watts chip power
+   * @param celsius each core, in the order of the log
+   */
+  public record Pattern(double watts, List<Double> celsius) {
+    /** Copies its list. */
+    public Pattern {
+      celsius = List.copyOf(celsius);
+    }
+  }
+
+  /** Copies its lists. */
+  public Question {
+    readings = List.copyOf(readings);
+    patterns = List.copyOf(patterns);
+    times = Map.copyOf(times);
+  }
+
+  /** A question whose options take usual hours. */
+  public Question(
+      Situation now,
+      double heatWatts,
+      double roomCelsius,
+      double careKelvin,
+      List<Reading> readings,
+      List<Pattern> patterns,
+      Terms terms,
+      OwnRecord record) {
+    this(now, heatWatts, roomCelsius, careKelvin, readings, patterns, terms, record, Map.of());
+  }
+
+  /** The same with hours by a plan. */
+  public Question taking(Map<OptionKind, Time> other) {
+    return new Question(
+        now, heatWatts, roomCelsius, careKelvin, readings, patterns, terms, record, other);
+  }
+}

@@ -1,0 +1,123 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.Reading;
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.job.WorkWays;
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.plan.Phase;
+import dev.ambershim.core.plan.Plan;
+import dev.ambershim.core.plan.Ways;
+import dev.ambershim.core.plan.WorkCase;
+import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.Assessment;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A job's state before the work as a question to weigh: readings from the runs before the work that
+ * can be judged and know room and power, then those by hand.
+ */
+public final class WeighQuestion {
+  /** A usual room, where no reading tells of one. */
+  private static final double USUAL_ROOM = 22;
+
+  private WeighQuestion() {}
+
+  /** The question of an assessed job. */
+  public static Question of(Assessment assessment, OwnRecord record) {
+    Job job = assessment.job();
+    List<Reading> readings = new ArrayList<>();
+    List<Question.Pattern> patterns = new ArrayList<>();
+    for (RunResult run : assessment.runs(Side.BEFORE)) {
+      if (run.analysis().isEmpty()) {
+        continue;
+      }
+      RunAnalysis a = run.analysis().get();
+      if (a.unfit().isPresent() || !a.hasRoom() || !(a.powerWatts() > 0)) {
+        continue;
+      }
+      readings.add(
+          new Reading(
+              run.entry().fileName(),
+              a.powerWatts(),
+              a.meanCoreCelsius(),
+              a.roomCelsius(),
+              settled(run.log(), Role.COOLANT, a),
+              null));
+      if (a.coreCelsius().size() > 1) {
+        patterns.add(new Question.Pattern(a.powerWatts(), a.coreCelsius()));
+      }
+    }
+    readings.addAll(job.readings());
+    double room = readings.stream().mapToDouble(Reading::roomCelsius).average().orElse(USUAL_ROOM);
+    double heat = readings.stream().mapToDouble(Reading::watts).max().orElse(job.heatWatts());
+    Question question =
+        new Question(
+            new Situation(job.chip(), job.cooler(), job.before()),
+            heat,
+            room,
+            job.careKelvin(),
+            readings,
+            patterns,
+            job.terms(),
+            record);
+    return question.taking(times(job, question));
+  }
+
+  /** Hours of each option by the plan of its work, so that Weigh and Open say the same. */
+  private static Map<OptionKind, Question.Time> times(Job job, Question question) {
+    Map<OptionKind, Question.Time> times = new EnumMap<>(OptionKind.class);
+    Ways ways = WorkWays.of(job);
+    for (Option option : Weighing.options(question, Notation.METRIC)) {
+      if (option.possible()) {
+        Plan plan =
+            Plan.of(
+                new WorkCase(
+                    job.chip(),
+                    job.cooler(),
+                    job.before(),
+                    option.situation().build(),
+                    ways.with(option.kind()),
+                    job.workTerms()));
+        // Runs, and a tool that is on its way, are no waits of the work itself.
+        double waits =
+            plan.steps().stream()
+                .filter(s -> s.phase() != Phase.READY && s.phase() != Phase.PROVE)
+                .mapToDouble(s -> s.passes().map(w -> w.span().likely()).orElse(0.0))
+                .sum();
+        times.put(option.kind(), new Question.Time(plan.hands().likely() / 60, waits / 60));
+      }
+    }
+    return times;
+  }
+
+  /** Mean of a channel over the settled part, or null. */
+  private static Double settled(RunLog log, Role role, RunAnalysis a) {
+    return log.channels().stream()
+        .filter(c -> c.role() == role)
+        .findFirst()
+        .map(c -> mean(log, c.values(), a))
+        .orElse(null);
+  }
+
+  private static Double mean(RunLog log, double[] values, RunAnalysis a) {
+    double sum = 0;
+    int count = 0;
+    for (int i = 0; i < values.length; i++) {
+      double t = log.seconds()[i];
+      if (t >= a.settledFromSeconds() && t <= a.settledToSeconds() && !Double.isNaN(values[i])) {
+        sum += values[i];
+        count++;
+      }
+    }
+    return count == 0 ? null : sum / count;
+  }
+}

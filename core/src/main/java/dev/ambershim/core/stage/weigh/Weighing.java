@@ -1,0 +1,341 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Interval;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Working;
+import dev.ambershim.core.physics.build.Response;
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.plan.OptionKind;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SplittableRandom;
+import org.hipparchus.stat.descriptive.rank.Percentile;
+
+/**
+ * Whether it is worth it on this chip: every option's gain at the asked load with its interval, and
+ * one sentence of advice. Intervals hold the truth in eight cases of ten if the table of priors
+ * does.
+ *
+ * @param question what was asked
+ * @param whatIf for which load
+ * @param advice one sentence, with its working
+ * @param reasons further sentences
+ * @param options every option, in the order of their kinds
+ * @param recommended the option that the advice names, if any
+ * @param spreadNowKelvin likely hottest less coolest core as it is now
+ * @param spreadNow where that lies in eight cases of ten
+ * @param riseNowKelvin likely rise as it is now, at the asked load
+ * @param toldApart whether the readings tell the inner joint from the cooler
+ * @param further readings that would narrow the forecast, the most telling first
+ * @param remainderKelvin what geometry does not explain of each core's temperature
+ * @param calibration what the readings tell
+ */
+public record Weighing(
+    Question question,
+    WhatIf whatIf,
+    Finding advice,
+    List<String> reasons,
+    List<OptionForecast> options,
+    Optional<OptionKind> recommended,
+    double spreadNowKelvin,
+    Interval spreadNow,
+    double riseNowKelvin,
+    boolean toldApart,
+    List<FurtherReading> further,
+    List<Double> remainderKelvin,
+    Calibration calibration) {
+  /** Eight cases in ten. */
+  public static final double LEVEL = 0.8;
+
+  /** Patterns are drawn from this; the same question gives the same answer. */
+  private static final long SEED = 20_260_601L;
+
+  /** Copies its lists. */
+  public Weighing {
+    reasons = List.copyOf(reasons);
+    options = List.copyOf(options);
+    further = List.copyOf(further);
+    remainderKelvin = List.copyOf(remainderKelvin);
+  }
+
+  /** The options of a question, in the order of their kinds, the impossible ones among them. */
+  public static List<Option> options(Question question, Notation notation) {
+    return OptionList.of(question.now(), question.terms(), notation).stream()
+        .map(
+            option ->
+                question.times().containsKey(option.kind())
+                    ? option.taking(question.times().get(option.kind()))
+                    : option)
+        .toList();
+  }
+
+  /** The situations whose responses a weighing needs; no situation twice. */
+  public static Set<Situation> situations(Question question, Notation notation) {
+    Set<Situation> all = new LinkedHashSet<>();
+    all.add(question.now());
+    for (Option option : options(question, notation)) {
+      if (option.possible()) {
+        all.add(option.situation());
+      }
+    }
+    return all;
+  }
+
+  /**
+   * Weighs the options.
+   *
+   * @param responses one for each of {@link #situations}
+   */
+  public static Weighing of(
+      Question question, WhatIf whatIf, Map<Situation, Response> responses, Notation notation) {
+    Response now = responses.get(question.now());
+    Unknowns unknowns = new Unknowns(question.now());
+    Calibration calibration = Calibration.of(Calibration.data(now, unknowns, question.readings()));
+    double watts = question.heatWatts() * whatIf.heat();
+    double[] likely = calibration.likely();
+    CorePattern pattern =
+        CorePattern.of(now, question.patterns(), unknowns.now(likely), unknowns.heat(likely));
+    Draws draws = new Draws(now, unknowns, calibration, pattern, watts, whatIf);
+    List<OptionForecast> options = new ArrayList<>();
+    for (Option option : options(question, notation)) {
+      options.add(
+          option.possible()
+              ? draws.forecast(option, responses.get(option.situation()), question, notation)
+              : impossible(option));
+    }
+    List<FurtherReading> further =
+        further(question, responses, options, now, unknowns, calibration, whatIf);
+    boolean toldApart =
+        calibration.covariance(Unknowns.INNER, Unknowns.INNER) < 0.5
+            || !question.now().build().lidOn();
+    Advice advice =
+        Advice.of(question, whatIf, options, toldApart, further, calibration, draws, notation);
+    double[] remainder = pattern.remainderKelvin(watts);
+    List<Double> remainders = new ArrayList<>();
+    for (double r : remainder) {
+      remainders.add(r);
+    }
+    return new Weighing(
+        question,
+        whatIf,
+        advice.finding(),
+        advice.reasons(),
+        options,
+        advice.recommended(),
+        median(draws.spreadNow),
+        interval(draws.spreadNow),
+        median(draws.riseNow),
+        toldApart,
+        further,
+        remainders,
+        calibration);
+  }
+
+  private static List<FurtherReading> further(
+      Question question,
+      Map<Situation, Response> responses,
+      List<OptionForecast> options,
+      Response now,
+      Unknowns unknowns,
+      Calibration calibration,
+      WhatIf whatIf) {
+    Optional<OptionForecast> opened =
+        options.stream()
+            .filter(o -> o.option().possible() && o.option().kind().opens())
+            .max(Comparator.comparingDouble(OptionForecast::netCoins));
+    if (opened.isEmpty()) {
+      return List.of();
+    }
+    Option option = opened.get().option();
+    Response then = responses.get(option.situation());
+    double watts = question.heatWatts() * whatIf.heat();
+    double fan = whatIf.coolerLogarithm();
+    return FurtherReading.of(
+        now,
+        unknowns,
+        calibration,
+        z -> Draws.gain(now, then, unknowns, option, z, watts, fan),
+        question.heatWatts(),
+        question.readings());
+  }
+
+  private static OptionForecast impossible(Option option) {
+    Interval none = new Interval(0, 0, LEVEL);
+    return new OptionForecast(
+        option,
+        0,
+        none,
+        0,
+        Double.NaN,
+        none,
+        0,
+        0,
+        0,
+        Double.NaN,
+        0,
+        new Finding(
+            "weigh." + option.kind().name(),
+            option.impossible().orElseThrow(),
+            Double.NaN,
+            "K",
+            Optional.empty(),
+            new Working("shown as not possible", List.of(), "common practice", List.of())));
+  }
+
+  /** The forecast of a kind. */
+  public OptionForecast option(OptionKind kind) {
+    return options.stream().filter(o -> o.option().kind() == kind).findFirst().orElseThrow();
+  }
+
+  /** Heat that was weighed for, by the question's heat. */
+  public double heatFactor() {
+    return whatIf.heat();
+  }
+
+  /** The forecasts by likely gain, the greatest first; the impossible ones last. */
+  public List<OptionForecast> ranked() {
+    return options.stream()
+        .sorted(
+            Comparator.comparing((OptionForecast o) -> !o.option().possible())
+                .thenComparing(o -> -o.gainKelvin()))
+        .toList();
+  }
+
+  static double median(double[] values) {
+    return new Percentile(50).evaluate(values);
+  }
+
+  static Interval interval(double[] values) {
+    return new Interval(
+        new Percentile(50 * (1 - LEVEL)).evaluate(values),
+        new Percentile(50 * (1 + LEVEL)).evaluate(values),
+        LEVEL);
+  }
+
+  /** The equally likely cases that all options are forecast over. */
+  static final class Draws {
+    private final Response now;
+    private final Unknowns unknowns;
+    private final double[][] z;
+    private final double[][][] pattern;
+    private final CorePattern cores;
+    private final double watts;
+    private final double fan;
+    final double[] riseNow;
+    final double[] spreadNow;
+
+    Draws(
+        Response now,
+        Unknowns unknowns,
+        Calibration calibration,
+        CorePattern cores,
+        double watts,
+        WhatIf whatIf) {
+      this.now = now;
+      this.unknowns = unknowns;
+      this.z = calibration.draws();
+      this.cores = cores;
+      this.watts = watts;
+      this.fan = whatIf.coolerLogarithm();
+      pattern = new double[z.length][][];
+      riseNow = new double[z.length];
+      spreadNow = new double[z.length];
+      SplittableRandom random = new SplittableRandom(SEED);
+      for (int i = 0; i < z.length; i++) {
+        pattern[i] = cores.draw(random);
+        double[] logs = fanned(unknowns.now(z[i]), fan);
+        double heat = watts * unknowns.heat(z[i]);
+        double[] there = now.coresAndMeanKelvinPerWatt(logs);
+        riseNow[i] = heat * there[now.cores()];
+        spreadNow[i] =
+            CorePattern.spread(
+                cores.pattern(now, there, pattern[i], logs, watts, heat / watts, Optional.empty()));
+      }
+    }
+
+    private static double[] fanned(double[] logs, double fan) {
+      logs[3] += fan;
+      return logs;
+    }
+
+    /** Gain of an option for given unknowns, K. */
+    static double gain(
+        Response now,
+        Response then,
+        Unknowns unknowns,
+        Option option,
+        double[] z,
+        double watts,
+        double fan) {
+      double heat = watts * unknowns.heat(z);
+      return heat
+          * (now.meanKelvinPerWatt(fanned(unknowns.now(z), fan))
+              - option.powerFactor()
+                  * then.meanKelvinPerWatt(fanned(unknowns.then(z, option), fan)));
+    }
+
+    OptionForecast forecast(Option option, Response then, Question question, Notation notation) {
+      double[] gains = new double[z.length];
+      double[] spreads = new double[z.length];
+      SplittableRandom random = new SplittableRandom(SEED + option.kind().name().hashCode());
+      boolean bare = !option.situation().build().lidOn();
+      boolean anew = bare ? option.outer().isPresent() : option.inner().isPresent();
+      int reached = 0;
+      for (int i = 0; i < z.length; i++) {
+        double heat = watts * unknowns.heat(z[i]);
+        double[] logs = fanned(unknowns.then(z[i], option), fan);
+        double[] there = then.coresAndMeanKelvinPerWatt(logs);
+        gains[i] = riseNow[i] - heat * option.powerFactor() * there[then.cores()];
+        reached += gains[i] >= question.careKelvin() ? 1 : 0;
+        Optional<double[]> even = Optional.empty();
+        if (anew) {
+          double[] normal = new double[then.cores()];
+          for (int c = 0; c < normal.length; c++) {
+            normal[c] = random.nextGaussian();
+          }
+          even = Optional.of(normal);
+        }
+        spreads[i] =
+            CorePattern.spread(
+                cores.pattern(
+                    then,
+                    there,
+                    pattern[i],
+                    logs,
+                    watts * option.powerFactor(),
+                    heat / watts,
+                    even));
+      }
+      double gain = median(gains);
+      double ruin = question.record().chance(option.steps(), question.terms().odds());
+      double cost =
+          option.coins()
+              + option.lostCoins()
+              + option.handsHours() * question.terms().coinsPerHour()
+              + ruin * question.terms().chipCoins();
+      OptionForecast bareFigures =
+          new OptionForecast(
+              option,
+              gain,
+              interval(gains),
+              (double) reached / z.length,
+              median(spreads),
+              interval(spreads),
+              ruin,
+              option.coins(),
+              cost,
+              cost > 0 ? gain / cost : Double.NaN,
+              gain * question.terms().coinsPerKelvin() - cost,
+              new Finding("", "", gain, "K", Optional.empty(), NONE));
+      return OptionWords.with(bareFigures, now, then, question, watts, notation);
+    }
+
+    private static final Working NONE = new Working("", List.of(), "", List.of());
+  }
+}

@@ -1,0 +1,78 @@
+package dev.ambershim.core.plan;
+
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.assembly.Joint;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.material.Filling;
+
+/** Cases to plan for: every option on the usual kinds of chip. */
+public final class Cases {
+  private static final Joint FILM = new Joint(Filling.LIQUID_METAL, 25, 20);
+  private static final Joint PASTE = Joint.usual(Filling.PASTE);
+
+  private Cases() {}
+
+  /** How the chip comes to the bench. */
+  public enum Arrival {
+    PASTED(StartingPoint.DESKTOP_ONE_DIE_PASTE),
+    SOLDERED(StartingPoint.DESKTOP_ONE_DIE_SOLDER),
+    CHIPLETS(StartingPoint.DESKTOP_CHIPLETS_SOLDER),
+    METAL_INSIDE(StartingPoint.DESKTOP_ONE_DIE_PASTE),
+    BARE_PASTED(StartingPoint.DESKTOP_ONE_DIE_PASTE),
+    BARE_METAL(StartingPoint.DESKTOP_ONE_DIE_PASTE);
+
+    private final StartingPoint point;
+
+    Arrival(StartingPoint point) {
+      this.point = point;
+    }
+
+    boolean lidOn() {
+      return this != BARE_PASTED && this != BARE_METAL;
+    }
+
+    private Build build() {
+      Build bought = point.asBought();
+      return switch (this) {
+        case METAL_INSIDE -> new Build(true, 40, Joint.usual(Filling.LIQUID_METAL), PASTE);
+        case BARE_PASTED -> new Build(false, 0, bought.inner(), PASTE);
+        case BARE_METAL -> new Build(false, 0, bought.inner(), Joint.usual(Filling.LIQUID_METAL));
+        default -> bought;
+      };
+    }
+  }
+
+  /** A case; the ways come on top of the option. */
+  public static WorkCase of(Arrival arrival, OptionKind kind, Way... ways) {
+    Build before = arrival.build();
+    Build after =
+        switch (kind) {
+          case LOWER_VOLTAGE, LOWER_CLOCK -> before;
+          case FRESH_PASTE, BETTER_COOLER ->
+              new Build(before.lidOn(), before.glueMicrometres(), before.inner(), PASTE);
+          case METAL_ON_LID -> new Build(true, before.glueMicrometres(), before.inner(), FILM);
+          case METAL_UNGLUED, METAL_GLUED, METAL_LAPPED, COPPER_LID ->
+              new Build(true, 40, FILM, PASTE);
+          case BARE, BARE_LAPPED -> new Build(false, 0, before.inner(), FILM);
+        };
+    Ways picks = Ways.USUAL.with(kind);
+    for (Way way : ways) {
+      picks = picks.with(way);
+    }
+    return new WorkCase(
+        arrival.point.chip("Sedge Q4"),
+        CoolerClass.LARGE_LOOP.usual("loop", 3.5),
+        before,
+        after,
+        picks);
+  }
+
+  /** Whether an option can be done at all on a chip that comes so. */
+  static boolean possible(Arrival arrival, OptionKind kind) {
+    return switch (kind) {
+      case METAL_ON_LID, METAL_UNGLUED, METAL_GLUED, METAL_LAPPED, COPPER_LID -> arrival.lidOn();
+      default -> true;
+    };
+  }
+}

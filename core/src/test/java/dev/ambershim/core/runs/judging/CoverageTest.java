@@ -1,0 +1,95 @@
+package dev.ambershim.core.runs.judging;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.ambershim.core.base.Notation;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Interval coverage by simulation with known truth: 95 % intervals must hold 92 to 98 % of it. */
+class CoverageTest {
+  @ParameterizedTest
+  @CsvSource({"0.0,600", "0.5,600", "0.8,900", "0.9,900", "0.95,1800", "0.97,3600"})
+  void batchMeansCoverTheTruth(double phi, int n) {
+    Random random = new Random(20260301);
+    int hits = 0;
+    int repeats = 3000;
+    for (int r = 0; r < repeats; r++) {
+      double[] y = new double[n];
+      double state = random.nextGaussian();
+      for (int i = 0; i < n; i++) {
+        y[i] = 60 + state;
+        state = phi * state + Math.sqrt(1 - phi * phi) * random.nextGaussian();
+      }
+      BatchMeans m = BatchMeans.of(y);
+      if (Math.abs(m.mean() - 60) <= m.halfWidth(0.95)) {
+        hits++;
+      }
+    }
+    assertThat(hits / (double) repeats).isBetween(0.92, 0.98);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0.0", "0.8", "0.95"})
+  void comparisonsCoverTheTruthThroughTheWholeChain(double phi) {
+    assertThat(coverage(phi, 60)).isBetween(0.92, 0.98);
+  }
+
+  /** Warm-up that still creeps by a tenth of a kelvin widens the interval; it may hold more. */
+  @ParameterizedTest
+  @CsvSource({"0.0", "0.8", "0.95"})
+  void aSlowLoopNeverMakesTheIntervalTooNarrow(double phi) {
+    assertThat(coverage(phi, 200)).isGreaterThan(0.91);
+  }
+
+  private static double coverage(double phi, double slowSeconds) {
+    int hits = 0;
+    int told = 0;
+    int repeats = 600;
+    for (int r = 0; r < repeats; r++) {
+      Synthetic before = new Synthetic();
+      before.phi = phi;
+      Synthetic after = new Synthetic();
+      after.phi = phi;
+      before.slowSeconds = slowSeconds;
+      after.slowSeconds = slowSeconds;
+      after.riseKelvin = 38.2;
+      Comparison c =
+          Comparison.of(
+              MountedRun.ofOneMount(List.of(before.run("b", 2L * r))),
+              MountedRun.ofOneMount(List.of(after.run("a", 2L * r + 1))),
+              new Judging(1, 0),
+              Notation.METRIC);
+      if (c.interval().isPresent()) {
+        told++;
+        if (c.interval().get().contains(-11.8)) {
+          hits++;
+        }
+      }
+    }
+    assertThat(told).isGreaterThan((int) (0.97 * repeats));
+    return hits / (double) told;
+  }
+
+  @Test
+  void aChangeOfNothingIsSeldomCalledHelpOrHarm() {
+    int wrong = 0;
+    int repeats = 300;
+    for (int r = 0; r < repeats; r++) {
+      Synthetic same = new Synthetic();
+      Comparison c =
+          Comparison.of(
+              MountedRun.ofOneMount(List.of(same.run("b", 7000 + 2L * r))),
+              MountedRun.ofOneMount(List.of(same.run("a", 7001 + 2L * r))),
+              new Judging(0, 0),
+              Notation.METRIC);
+      if (c.verdict() == Verdict.HELPED || c.verdict() == Verdict.HURT) {
+        wrong++;
+      }
+    }
+    assertThat(wrong / (double) repeats).isLessThan(0.08);
+  }
+}

@@ -1,0 +1,101 @@
+package dev.ambershim.core.stage.weigh;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.ambershim.core.physics.build.Response;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
+
+/** How what geometry does not explain is split, against the formula for one load by hand. */
+class CorePatternTest {
+  private static final double WATTS = 150;
+
+  private final Response now = Solved.of(TypicalChips.MIDDLING_PASTE.question.now());
+  private final double[] logs = new double[4];
+
+  /** Core temperatures with something added to what geometry gives at a heat. */
+  private Question.Pattern pattern(double watts, double[] more) {
+    double[] geometry = now.coresKelvinPerWatt(logs);
+    List<Double> celsius = new ArrayList<>();
+    for (int c = 0; c < more.length; c++) {
+      celsius.add(22 + watts * geometry[c] + more[c]);
+    }
+    return new Question.Pattern(watts, celsius);
+  }
+
+  @Test
+  void geometryAloneLeavesNothing() {
+    CorePattern split = CorePattern.of(now, List.of(pattern(WATTS, new double[8])), logs, 1);
+    for (double r : split.remainderKelvin(WATTS)) {
+      assertThat(r).isCloseTo(0, within(1e-9));
+    }
+  }
+
+  @Test
+  void oneLoadIsSplitByPriorVariances() {
+    double[] more = {7, -1, -1, -1, -1, -1, -1, -1};
+    CorePattern split = CorePattern.of(now, List.of(pattern(WATTS, more)), logs, 1);
+    double sensor = PriorTable.CORE_SENSOR.sigma();
+    double share = PriorTable.CORE_SHARE.sigma() * WATTS * 0.75 / 8 * now.localKelvinPerWatt();
+    double uneven = PriorTable.UNEVEN.sigma() * WATTS * now.dieJointKelvinPerWatt() * 0.7;
+    double noise = PriorTable.PLATEAU.sigma() / 2;
+    double all = sensor * sensor + share * share + uneven * uneven;
+    // Posterior mean of the sum for one normal observation of 7 K.
+    double seen = 7 * all / (all + noise * noise);
+    assertThat(split.remainderKelvin(WATTS)[0]).isCloseTo(seen, within(1e-6));
+    // At no heat only the sensor's part is left.
+    assertThat(split.remainderKelvin(0)[0])
+        .isCloseTo(7 * sensor * sensor / (all + noise * noise), within(1e-6));
+  }
+
+  @Test
+  void manyLoadsTellTheSensorsFromWhatFollowsTheHeat() {
+    List<Question.Pattern> patterns = new ArrayList<>();
+    for (double watts : new double[] {20, 60, 100, 150}) {
+      double[] more = new double[8];
+      more[0] = 4 + 0.04 * watts; // a sensor 4 K high on a core that runs 0.04 K/W hotter
+      more[1] = -more[0];
+      patterns.add(pattern(watts, more));
+    }
+    CorePattern split = CorePattern.of(now, patterns, logs, 1);
+    assertThat(split.remainderKelvin(0)[0]).isCloseTo(4, within(0.3));
+    assertThat(split.remainderKelvin(100)[0] - split.remainderKelvin(0)[0])
+        .isCloseTo(4, within(0.4));
+  }
+
+  @Test
+  void drawsScatterAsMuchAsIsNotKnown() {
+    CorePattern blind = CorePattern.of(now, List.of(), logs, 1);
+    CorePattern told = CorePattern.of(now, List.of(pattern(WATTS, new double[8])), logs, 1);
+    assertThat(scatter(blind)).isGreaterThan(4);
+    // The sum of the three is known to the reading's error, however little their parts are.
+    assertThat(scatter(told)).isLessThan(0.5);
+  }
+
+  /** Standard deviation of the first core's remainder over draws, K. */
+  private double scatter(CorePattern split) {
+    SplittableRandom random = new SplittableRandom(3);
+    double[] even = now.coresAndMeanKelvinPerWatt(logs);
+    double sum = 0;
+    double squares = 0;
+    int count = 2000;
+    double geometry = (even[0] - even[8]) * WATTS;
+    for (int i = 0; i < count; i++) {
+      double[] cores =
+          split.pattern(now, even, split.draw(random), logs, WATTS, 1, Optional.empty());
+      double off = cores[0] - geometry;
+      sum += off;
+      squares += off * off;
+    }
+    return Math.sqrt(squares / count - sum / count * sum / count);
+  }
+
+  @Test
+  void spreadIsHottestLessCoolest() {
+    assertThat(CorePattern.spread(new double[] {3, -2, 1.5})).isEqualTo(5);
+  }
+}

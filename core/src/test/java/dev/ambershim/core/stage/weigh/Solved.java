@@ -1,0 +1,36 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.physics.build.Response;
+import dev.ambershim.core.physics.build.Responses;
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+
+/** Responses that the tests of this package share: a situation is solved once. */
+final class Solved {
+  private static final Responses RESPONSES = new Responses();
+
+  private Solved() {}
+
+  static synchronized Map<Situation, Response> of(Set<Situation> situations) {
+    ExecutorService lanes = Executors.newFixedThreadPool(2);
+    try {
+      return RESPONSES.of(situations, lanes, SolveWatch.NONE);
+    } finally {
+      lanes.shutdown();
+    }
+  }
+
+  static Response of(Situation situation) {
+    return of(Set.of(situation)).get(situation);
+  }
+
+  static Weighing weigh(Question question, WhatIf whatIf) {
+    return Weighing.of(
+        question, whatIf, of(Weighing.situations(question, Notation.METRIC)), Notation.METRIC);
+  }
+}

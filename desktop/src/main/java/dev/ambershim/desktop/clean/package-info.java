@@ -1,2 +1,0 @@
-/** Cleaning, and whether the faces may be used again. */
-package dev.ambershim.desktop.clean;

@@ -1,0 +1,436 @@
+package dev.ambershim.desktop.frame;
+
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Trouble;
+import dev.ambershim.desktop.widget.Desk;
+import dev.ambershim.desktop.widget.FileDialogs;
+import dev.ambershim.desktop.widget.FilePicker;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Later;
+import dev.ambershim.desktop.widget.StageView;
+import dev.ambershim.desktop.widget.StepsScreen;
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/**
+ * The window's content: the job above, the stages at the left, the stage's answer in the middle,
+ * the section at the right, the shelf below; sheets and drop targets lie over all of it.
+ */
+public final class FrameView extends StackPane implements Desk {
+  /**
+   * A held key is told again within this time. It ends, because a dialog may swallow the release of
+   * the key that opened it.
+   */
+  private static final long AGAIN_NANOS = 900_000_000;
+
+  private final JobModel model;
+  private final FileDialogs files;
+  private final Function<FrameView, Map<Stage, Supplier<StageView>>> stages;
+  private final Map<Stage, StageView> built = new EnumMap<>(Stage.class);
+  private final BorderPane frame = new BorderPane();
+  private final ScrollPane middle = new ScrollPane();
+  private final Function<FrameView, StepsScreen> benches;
+  private StepsScreen bench;
+  private boolean atBench;
+  private KeyCode held;
+  private long heldAt;
+  private DropTargets drop;
+  private Sheet sheet;
+
+  /**
+   * Builds the shell.
+   *
+   * @param picker asks for files
+   * @param stages makes the stages that are built, each when it is first shown
+   * @param benches makes the bench when it is first gone to
+   */
+  public FrameView(
+      JobModel model,
+      FilePicker picker,
+      Function<FrameView, Map<Stage, Supplier<StageView>>> stages,
+      Function<FrameView, StepsScreen> benches) {
+    this.benches = benches;
+    this.model = model;
+    this.files = new FileDialogs(model, picker);
+    this.stages = stages;
+    middle.setId("middle");
+    middle.setFitToWidth(true);
+    middle.setFitToHeight(true);
+    frame.setTop(new TopBar(this));
+    frame.setLeft(new StageRail(model));
+    frame.setCenter(middle);
+    frame.setRight(new SectionPane(model));
+    frame.setBottom(new Shelf(model));
+    getChildren().add(frame);
+    setOnDragOver(this::hanging);
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    addEventFilter(KeyEvent.KEY_RELEASED, e -> held = null);
+    model.stageProperty().addListener((o, was, is) -> showStage());
+    model
+        .openedProperty()
+        .addListener(
+            (o, was, is) -> {
+              showStage();
+              frame.requestFocus();
+            });
+    model
+        .jobProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (model.openedProperty().get() && (was == null || is == null)) {
+                showStage();
+              }
+            });
+    model
+        .storedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was != null && is != null && !was.id().equals(is.id())) {
+                middle.setVvalue(0);
+              }
+            });
+    model.troubleProperty().addListener((o, was, is) -> showTrouble(was, is));
+    model
+        .lostProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is) {
+                showSheet("Where are the jobs?", CopiesPane.afterLoss(model, this::closeSheet));
+              }
+            });
+    showStage();
+    Later.belowTheFold(
+        model,
+        () -> {
+          model.workbench().timers().begin();
+          if (!model.readOnly()) {
+            model
+                .traffic()
+                .leftRuns(
+                    left ->
+                        model.say(
+                            "A conducted run was cut off and is in no job yet. Press Ctrl+J to take"
+                                + " it in."));
+          }
+        });
+  }
+
+  @Override
+  public FileDialogs files() {
+    return files;
+  }
+
+  JobModel model() {
+    return model;
+  }
+
+  private void showStage() {
+    // The answer comes first, wherever the last stage was left.
+    middle.setVvalue(0);
+    if (model.openedProperty().get() && model.jobProperty().get() == null) {
+      Trouble trouble = model.troubleProperty().get();
+      middle.setContent(
+          trouble == null ? empty() : TroublePane.of(this, model, files.picker(), trouble));
+      return;
+    }
+    Stage stage = model.stageProperty().get();
+    if (!stage.built()) {
+      middle.setContent(new Unbuilt(stage));
+      return;
+    }
+    middle.setContent(built.computeIfAbsent(stage, s -> stages.apply(this).get(s).get()).node());
+  }
+
+  private void showTrouble(Trouble was, Trouble is) {
+    if (model.jobProperty().get() == null) {
+      showStage();
+    } else if (is != null) {
+      showSheet("This job did not open", TroublePane.of(this, model, files.picker(), is));
+    } else if (was != null && sheet != null && sheet.lookup("#trouble") != null) {
+      closeSheet();
+    }
+  }
+
+  private Node empty() {
+    if (!model.jobs().isEmpty()) {
+      Button pick = new Button("Pick a job  Ctrl+L");
+      pick.getStyleClass().add("next");
+      pick.setOnAction(e -> showLogbook());
+      VBox none =
+          new VBox(
+              14,
+              Labels.wrapped(
+                  model.work().busyProperty().get() ? "Opening your job…" : "No job is open.",
+                  "answer"),
+              new HBox(10, pick));
+      none.getStyleClass().add("stage");
+      return none;
+    }
+    Button begin = new Button("Begin a job  Ctrl+N");
+    begin.getStyleClass().add("next");
+    begin.setOnAction(e -> showNewJob());
+    begin.setId("empty-begin");
+    Button look = new Button("Look at the example");
+    look.setId("empty-example");
+    look.setOnAction(e -> model.takeExample());
+    look.setDisable(model.readOnly());
+    begin.setDisable(model.readOnly());
+    Button take = new Button("Take in a job bundle  Ctrl+I");
+    take.setOnAction(e -> files.takeBundle());
+    take.setDisable(model.readOnly());
+    VBox box =
+        new VBox(
+            14,
+            Labels.wrapped("Your logbook is empty.", "answer"),
+            Labels.wrapped(
+                "A job is one chip's story: what it is, how it ran before, what you did, how it runs"
+                    + " after. Begin with the kind of chip; every figure can be put right later."),
+            new HBox(10, begin, look, take));
+    box.getStyleClass().add("stage");
+    return box;
+  }
+
+  private static boolean typing(KeyEvent event) {
+    return event.getTarget() instanceof TextInputControl;
+  }
+
+  private void key(KeyEvent event) {
+    long now = System.nanoTime();
+    boolean again = event.getCode() == held && now - heldAt < AGAIN_NANOS;
+    held = event.getCode();
+    heldAt = now;
+    if (again && (event.getCode() == KeyCode.F2 || atBench) && !typing(event)) {
+      // A pedal or a key that is held down must not run through the steps.
+      event.consume();
+    } else if (atBench && sheet == null && bench.key(event)) {
+      event.consume();
+    } else if (event.getCode() == KeyCode.ESCAPE && sheet != null && model.openedProperty().get()) {
+      closeSheet();
+      event.consume();
+    } else if (event.isShortcutDown() && event.getCode().isDigitKey()) {
+      int digit = event.getCode().getChar().charAt(0) - '0';
+      leaveBench();
+      model.stageProperty().set(Stage.at(digit == 0 ? 10 : digit));
+      event.consume();
+    } else if (Key.act(event, this)) {
+      event.consume();
+    }
+  }
+
+  @Override
+  public void showSheet(String title, Node content) {
+    closeSheet();
+    sheet = new Sheet(title, this::closeSheet, content);
+    getChildren().add(sheet);
+    sheet.lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
+  }
+
+  @Override
+  public void closeSheet() {
+    if (sheet != null) {
+      Node back = atBench ? bench.node() : frame;
+      // What has the keyboard on the sheet is left first, so that it keeps what was picked in it.
+      back.requestFocus();
+      getChildren().remove(sheet);
+      sheet = null;
+    }
+  }
+
+  @Override
+  public void showQuestion(String title, Node content) {
+    closeSheet();
+    Sheet asking = new Sheet(title, () -> {}, content);
+    asking.lookup("#close-sheet").setVisible(false);
+    getChildren().add(asking);
+    sheet = asking;
+  }
+
+  @Override
+  public void toggleBench() {
+    if (atBench) {
+      leaveBench();
+      return;
+    }
+    if (model.jobProperty().get() == null) {
+      model.say("Begin a job first: press Ctrl+N.");
+      return;
+    }
+    closeSheet();
+    if (bench == null) {
+      bench = benches.apply(this);
+    }
+    atBench = true;
+    getChildren().add(bench.node());
+    bench.enter();
+  }
+
+  private void leaveBench() {
+    if (atBench) {
+      atBench = false;
+      bench.leave();
+      getChildren().remove(bench.node());
+      frame.requestFocus();
+    }
+  }
+
+  void toggleKeys() {
+    if (sheet != null && sheet.lookup("#key-map") != null) {
+      closeSheet();
+    } else {
+      showSheet("Keys", KeysSheet.content());
+    }
+  }
+
+  /** The logbook with the caret in the new job's name, where Enter begins it. */
+  void showNewJob() {
+    showLogbook();
+    if (!model.readOnly()) {
+      sheet.lookup("#new-title").requestFocus();
+    }
+  }
+
+  void showLogbook() {
+    showSheet("Logbook", LogbookSheet.content(model, this::closeSheet));
+  }
+
+  void showSettings() {
+    showSheet("Units and look", SettingsSheet.content(model));
+  }
+
+  @Override
+  public void showColumns(RunResult run) {
+    showSheet("Columns of " + run.entry().fileName(), ColumnsSheet.content(model, run));
+  }
+
+  /** Does something with the stage on screen, if it is built. */
+  void onStage(Consumer<StageView> action) {
+    StageView view = built.get(model.stageProperty().get());
+    if (view != null) {
+      action.accept(view);
+    }
+  }
+
+  @Override
+  public void conduct() {
+    if (model.jobProperty().get() == null || model.readOnly()) {
+      return;
+    }
+    if (model.stageProperty().get() != Stage.PROVE) {
+      model.stageProperty().set(Stage.BASELINE);
+    }
+    onStage(StageView::conduct);
+  }
+
+  /** Goes to the clock ladder: in Baseline for before the work, else in Prove. */
+  void writeRung() {
+    if (model.jobProperty().get() == null || model.readOnly()) {
+      return;
+    }
+    if (model.stageProperty().get() != Stage.BASELINE) {
+      model.stageProperty().set(Stage.PROVE);
+    }
+    onStage(StageView::writeRung);
+  }
+
+  void toggleSide() {
+    Side now = model.sideProperty().get();
+    model.sideProperty().set(now == Side.BEFORE ? Side.AFTER : Side.BEFORE);
+  }
+
+  private void hanging(DragEvent event) {
+    if (atBench) {
+      return;
+    }
+    if (drop == null) {
+      drop = new DropTargets(this::dropped);
+      getChildren().add(drop);
+    }
+    drop.watch(event);
+  }
+
+  private void dropped(List<Path> given, Side side) {
+    // What the stage on screen can use itself, such as probed heights in Measure, is its own.
+    StageView here = built.get(model.stageProperty().get());
+    List<Path> logs =
+        given.stream()
+            .filter(f -> !DropTargets.bundle(f) && (here == null || !here.takes(f)))
+            .toList();
+    given.stream().filter(DropTargets::bundle).forEach(model.traffic()::readBundle);
+    files.takeLogs(logs, side);
+  }
+
+  /** The bar above: whose job this is, and what can be done from everywhere. */
+  private static final class TopBar extends HBox {
+    TopBar(FrameView view) {
+      JobModel model = view.model;
+      getStyleClass().add("top-bar");
+      Label title = Labels.line("", "job-title");
+      title.setId("job-title");
+      Runnable follow =
+          () ->
+              title.setText(
+                  model.jobProperty().get() == null ? "" : model.jobProperty().get().title());
+      model.jobProperty().addListener((o, was, is) -> follow.run());
+      follow.run();
+      getChildren().addAll(Labels.line("Amber Shim", "mark"), title, Labels.spring());
+      setMinHeight(52);
+      Later.afterOpening(model, () -> addButtons(view, model));
+    }
+
+    private void addButtons(FrameView view, JobModel model) {
+      getChildren()
+          .addAll(
+              button("Logbook", "Ctrl+L", "logbook", view::showLogbook),
+              undo(model, true),
+              undo(model, false),
+              button("Report", "Ctrl+P", "report", view.files::writeReport),
+              button("Units", "Ctrl+U", "settings", view::showSettings),
+              button("Keys", "F1", "keys", view::toggleKeys));
+    }
+
+    private static Button button(String words, String key, String id, Runnable action) {
+      Button button = new Button(words + "  " + key);
+      button.setId(id);
+      button.setFocusTraversable(false);
+      button.setOnAction(e -> action.run());
+      return button;
+    }
+
+    private static Button undo(JobModel model, boolean back) {
+      Button button =
+          back
+              ? button("Undo", "Ctrl+Z", "undo", model::undo)
+              : button("Redo", "Ctrl+Shift+Z", "redo", model::redo);
+      Runnable follow =
+          () -> {
+            var stored = model.storedProperty().get();
+            String what = stored == null ? "" : (back ? stored.undo() : stored.redo()).orElse("");
+            button.setDisable(what.isEmpty() || model.readOnly());
+            button.setAccessibleHelp(what);
+          };
+      model.storedProperty().addListener((o, was, is) -> follow.run());
+      follow.run();
+      return button;
+    }
+  }
+}

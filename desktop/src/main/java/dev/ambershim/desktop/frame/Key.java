@@ -1,0 +1,75 @@
+package dev.ambershim.desktop.frame;
+
+import dev.ambershim.core.job.Side;
+import dev.ambershim.desktop.widget.StageView;
+import java.util.function.Consumer;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+
+/** Every action of the shell with its key. The key map and the window are made from this list. */
+enum Key {
+  KEYS("F1", "show or hide this key map", FrameView::toggleKeys),
+  NEW_JOB("Ctrl+N", "begin a new job", FrameView::showNewJob),
+  LOGBOOK("Ctrl+L", "all jobs: open, search, begin", FrameView::showLogbook),
+  BEFORE_LOGS("Ctrl+O", "add logs from before the work", v -> v.files().takeLogs(Side.BEFORE)),
+  AFTER_LOGS("Ctrl+Shift+O", "add logs from after the work", v -> v.files().takeLogs(Side.AFTER)),
+  CONDUCT("Ctrl+J", "conduct a stress run", FrameView::conduct),
+  BENCH("F2", "go to the bench, and back", FrameView::toggleBench),
+  RUNG("Ctrl+G", "write down a rung of the clock ladder", FrameView::writeRung),
+  UNDO("Ctrl+Z", "undo", v -> v.model().undo()),
+  REDO("Ctrl+Shift+Z", "redo", v -> v.model().redo()),
+  WORKING(
+      "Ctrl+W",
+      "show or hide how the answer was worked out",
+      v -> v.onStage(StageView::toggleWorking)),
+  NEXT(
+      "Alt+Down",
+      "next option in Weigh, next face in Measure and Lap",
+      v -> v.onStage(s -> s.nudge(1))),
+  PREVIOUS("Alt+Up", "option or face before", v -> v.onStage(s -> s.nudge(-1))),
+  ACCEPT(
+      "Alt+Enter",
+      "plan the picked option; in Measure: touch down",
+      v -> v.onStage(StageView::accept)),
+  SIDE("Ctrl+B", "section before or after", FrameView::toggleSide),
+  REPORT("Ctrl+P", "write the report (PDF or HTML)", v -> v.files().writeReport()),
+  RESULTS("Ctrl+R", "write the results (JSON or CSV)", v -> v.files().writeResults()),
+  EXPORT("Ctrl+E", "write the job as a bundle", v -> v.files().writeBundle()),
+  IMPORT("Ctrl+I", "take in a job bundle", v -> v.files().takeBundle()),
+  THEME(
+      "Ctrl+T",
+      "paper or graphite",
+      v -> v.model().setTheme(v.model().themeProperty().get().other())),
+  SETTINGS("Ctrl+U", "units and numbers", FrameView::showSettings);
+
+  private final String keys;
+  private final String words;
+  private final KeyCombination combination;
+  private final Consumer<FrameView> action;
+
+  Key(String keys, String words, Consumer<FrameView> action) {
+    this.keys = keys;
+    this.words = words;
+    this.combination = KeyCombination.valueOf(keys);
+    this.action = action;
+  }
+
+  String keys() {
+    return keys;
+  }
+
+  String words() {
+    return words;
+  }
+
+  /** Does what a key event asks for, if it is one of these. */
+  static boolean act(KeyEvent event, FrameView view) {
+    for (Key key : values()) {
+      if (key.combination.match(event)) {
+        key.action.accept(view);
+        return true;
+      }
+    }
+    return false;
+  }
+}

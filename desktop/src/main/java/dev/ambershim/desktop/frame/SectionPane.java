@@ -1,0 +1,257 @@
+package dev.ambershim.desktop.frame;
+
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Choice;
+import dev.ambershim.core.job.Field;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobFields;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.job.TermFields;
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.Part;
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.picture.SectionPicture;
+import dev.ambershim.core.plan.ChipState;
+import dev.ambershim.core.plan.Plan;
+import dev.ambershim.core.plan.WorkCase;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Preview;
+import dev.ambershim.desktop.widget.FieldRow;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Later;
+import dev.ambershim.desktop.widget.Picks;
+import dev.ambershim.desktop.widget.PictureView;
+import java.util.List;
+import javafx.beans.value.ObservableValue;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The section, always in sight, and what is known of the layer that is picked in it. */
+final class SectionPane extends VBox {
+  private final JobModel model;
+  private final PictureView picture = new PictureView();
+  private final VBox editor = new VBox(7);
+  private final Label gap = Labels.wrapped("", "hint");
+
+  SectionPane(JobModel model) {
+    this.model = model;
+    getStyleClass().add("section-column");
+    picture.setId("section");
+    picture.setMinHeight(318);
+    picture.setPrefHeight(318);
+    picture.onPick(model.partProperty()::set);
+    getChildren().addAll(sides(), picture, gap);
+    model.themeProperty().addListener((o, was, is) -> refresh());
+    model.previewProperty().addListener((o, was, is) -> refresh());
+    model.stageProperty().addListener((o, was, is) -> refresh());
+    for (ObservableValue<?> value :
+        List.of(
+            model.jobProperty(),
+            model.sideProperty(),
+            model.notationProperty(),
+            model.partProperty())) {
+      value.addListener(
+          (o, was, is) -> {
+            refresh();
+            refreshEditor();
+          });
+    }
+    refresh();
+    refreshEditor();
+  }
+
+  private void addEditor() {
+    ScrollPane scroll = new ScrollPane(editor);
+    scroll.setFitToWidth(true);
+    VBox.setVgrow(scroll, Priority.ALWAYS);
+    getChildren().addAll(parts(), scroll);
+  }
+
+  private HBox sides() {
+    HBox row = new HBox(6, Labels.line("The section", "strong"), Labels.spring());
+    row.setAlignment(Pos.CENTER_LEFT);
+    row.setMinHeight(26);
+    Later.afterOpening(model, () -> addSides(row));
+    return row;
+  }
+
+  private void addSides(HBox row) {
+    ToggleGroup group = new ToggleGroup();
+    for (Side side : Side.values()) {
+      ToggleButton button = new ToggleButton(side.words());
+      button.setId("section-" + side.words());
+      button.getStyleClass().setAll("part-button");
+      button.setToggleGroup(group);
+      button.setOnAction(
+          e -> {
+            model.sideProperty().set(side);
+            model.previewProperty().set(null);
+            button.setSelected(true);
+          });
+      Runnable follow = () -> button.setSelected(model.sideProperty().get() == side);
+      model.sideProperty().addListener((o, was, is) -> follow.run());
+      follow.run();
+      row.getChildren().add(button);
+    }
+  }
+
+  /** The layers from the top down, as they lie in the section. */
+  private FlowPane parts() {
+    ToggleGroup group = new ToggleGroup();
+    FlowPane row = new FlowPane(5, 5);
+    for (String part :
+        List.of(
+            Part.PLATE,
+            Part.OUTER,
+            Part.LID,
+            Part.INNER,
+            Part.DIE,
+            Part.SUBSTRATE,
+            JobFields.JOB,
+            TermFields.WORTH,
+            TermFields.ODDS)) {
+      ToggleButton button = new ToggleButton(part);
+      button.setId("part-" + part.replace(' ', '-'));
+      button.getStyleClass().setAll("part-button");
+      button.setToggleGroup(group);
+      button.setOnAction(
+          e -> {
+            model.partProperty().set(part);
+            button.setSelected(true);
+          });
+      Runnable follow = () -> button.setSelected(model.partProperty().get().equals(part));
+      model.partProperty().addListener((o, was, is) -> follow.run());
+      follow.run();
+      row.getChildren().add(button);
+    }
+    return row;
+  }
+
+  private void refresh() {
+    Job job = model.jobProperty().get();
+    setVisible(job != null);
+    if (job == null) {
+      return;
+    }
+    Side side = model.sideProperty().get();
+    Preview preview =
+        model.stageProperty().get() == Stage.WEIGH ? model.previewProperty().get() : null;
+    WorkCase work = job.workCase();
+    ChipState state = preview == null ? onBench(job, work) : null;
+    if (state != null) {
+      Build build = state.fresh() ? job.after() : job.before();
+      picture.show(
+          (w, h) ->
+              SectionPicture.onBench(
+                  job.chip(), job.cooler(), build, state, model.notationProperty().get(), w, h),
+          model.themeProperty().get().dark());
+      picture.pick(model.partProperty().get());
+      gap.setText("");
+      gap.setManaged(false);
+      return;
+    }
+    Situation shown =
+        preview == null
+            ? new Situation(job.chip(), job.cooler(), job.build(side))
+            : preview.situation();
+    picture.show(
+        (w, h) ->
+            SectionPicture.of(
+                shown.chip(), shown.cooler(), shown.build(), model.notationProperty().get(), w, h),
+        model.themeProperty().get().dark());
+    picture.pick(model.partProperty().get());
+    gap.setText(
+        preview == null
+            ? gapWords(job, side)
+            : "As it would be: "
+                + preview.words()
+                + ". Figures below are of the build "
+                + side.words()
+                + ".");
+    gap.setManaged(!gap.getText().isEmpty());
+  }
+
+  /** How it lies on the bench, while the work is under way and a stage of the work is on screen. */
+  private ChipState onBench(Job job, WorkCase work) {
+    int number = model.stageProperty().get().number();
+    boolean atWork = number >= Stage.OPEN.number() && number <= Stage.CLOSE.number();
+    if (!atWork || job.work().done().isEmpty()) {
+      return null;
+    }
+    return Plan.of(work).state(job.work().done());
+  }
+
+  /** The boxes to type in follow a moment after the picture. */
+  private void refreshEditor() {
+    Job job = model.jobProperty().get();
+    if (job != null) {
+      Side side = model.sideProperty().get();
+      String part = model.partProperty().get();
+      Later.afterThePicture(
+          () -> {
+            // A later change has its own turn; filling for this one would show old figures.
+            if (job.equals(model.jobProperty().get())
+                && side == model.sideProperty().get()
+                && part.equals(model.partProperty().get())) {
+              fill(job, side, part);
+            }
+          });
+    }
+  }
+
+  private void fill(Job job, Side side, String part) {
+    if (editor.getParent() == null) {
+      addEditor();
+    }
+    String focused =
+        getScene() == null || getScene().getFocusOwner() == null
+            ? ""
+            : String.valueOf(getScene().getFocusOwner().getId());
+    editor.getChildren().clear();
+    for (Choice choice : JobFields.choices(part, side)) {
+      ComboBox<String> box = new ComboBox<>();
+      box.setId("choice-" + choice.path().replace('.', '-'));
+      box.getItems().setAll(choice.options());
+      box.setValue(choice.read(job));
+      box.setDisable(model.readOnly());
+      Picks.follow(box, option -> model.choose(choice, option));
+      HBox row = new HBox(Labels.line(choice.label()), Labels.spring(), box);
+      row.getStyleClass().add("field-row");
+      editor.getChildren().add(row);
+    }
+    for (Field field : JobFields.figures(job, part, side)) {
+      editor.getChildren().add(new FieldRow(model, field));
+    }
+    if (!focused.isEmpty() && lookup("#" + focused) != null) {
+      lookup("#" + focused).requestFocus();
+    }
+  }
+
+  /** Says when the bond line and what cavity, glue and die leave do not agree. */
+  private String gapWords(Job job, Side side) {
+    if (!job.build(side).lidOn()) {
+      return "";
+    }
+    double gapLeft = job.build(side).innerGapMicrometres(job.chip());
+    double line = job.build(side).inner().bondLineMicrometres();
+    if (Math.abs(gapLeft - line) <= 25) {
+      return "";
+    }
+    String left = model.notationProperty().get().text(gapLeft, Unit.MICROMETRE);
+    return gapLeft < 0
+        ? "The hollow is shallower than the die: the lid rests on the die, and glue must fill the"
+            + " rest ("
+            + left
+            + ")."
+        : "Hollow, glue and die leave a gap of " + left + "; the bond line says otherwise.";
+  }
+}

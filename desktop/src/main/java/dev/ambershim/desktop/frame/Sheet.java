@@ -1,0 +1,41 @@
+package dev.ambershim.desktop.frame;
+
+import dev.ambershim.desktop.widget.Labels;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** A sheet laid over the window; Escape or a press beside it puts it away. */
+public final class Sheet extends StackPane {
+  private final VBox body;
+
+  /**
+   * A sheet.
+   *
+   * @param close puts it away
+   */
+  public Sheet(String title, Runnable close, Node... content) {
+    getStyleClass().add("overlay");
+    Button shut = new Button("Close  Esc");
+    shut.setId("close-sheet");
+    shut.setOnAction(e -> close.run());
+    HBox head = new HBox(Labels.line(title, "sheet-title"), Labels.spring(), shut);
+    head.setAlignment(Pos.CENTER_LEFT);
+    body = new VBox(head);
+    body.getChildren().addAll(content);
+    body.getStyleClass().add("sheet");
+    body.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    body.setMinWidth(640);
+    getChildren().add(body);
+    setOnMousePressed(
+        e -> {
+          if (e.getTarget() == this) {
+            close.run();
+          }
+        });
+  }
+}

@@ -1,0 +1,96 @@
+package dev.ambershim.desktop.frame;
+
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Message;
+import dev.ambershim.desktop.model.Work;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.TimerChips;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+
+/**
+ * The shelf at the foot of every stage: the last message, work under way, and whether all is safe.
+ */
+final class Shelf extends HBox {
+  private final Label message = Labels.line("");
+
+  Shelf(JobModel model) {
+    getStyleClass().add("shelf");
+    message.setId("message");
+    message.setMaxWidth(Double.MAX_VALUE);
+    // A tip is a window of its own and dear to make, so it is made when it is first looked for.
+    message.setOnMouseEntered(e -> message.setTooltip(new Tooltip(message.getText())));
+    Label saved = Labels.line("", "quiet");
+    saved.setId("saved");
+    saved
+        .textProperty()
+        .bind(
+            Bindings.when(model.work().busyProperty())
+                .then("Saving…")
+                .otherwise(
+                    Bindings.when(model.openedProperty().not())
+                        .then("Opening your logbook…")
+                        .otherwise(
+                            Bindings.when(model.readOnlyProperty())
+                                .then("Read-only")
+                                .otherwise(
+                                    Bindings.when(model.waitingProperty())
+                                        .then("Not saved: the disk is full")
+                                        .otherwise("All changes saved")))));
+    saved.setMinWidth(120);
+    TimerChips timers = new TimerChips(model.workbench().timers(), "shelf-timer");
+    timers.setPrefWrapLength(560);
+    getChildren().addAll(message, Labels.spring(), timers, saved);
+    for (Work line : List.of(model.work(), model.reckoning())) {
+      AtomicReference<HBox> shown = new AtomicReference<>();
+      line.nameProperty()
+          .addListener(
+              (o, was, is) -> {
+                if (shown.get() == null && !is.isEmpty()) {
+                  shown.set(progress(line));
+                  getChildren().add(2, shown.get());
+                }
+                if (shown.get() != null) {
+                  shown.get().setVisible(!is.isEmpty());
+                  shown.get().setManaged(!is.isEmpty());
+                }
+              });
+    }
+    model.messageProperty().addListener((o, was, is) -> show(is));
+    show(model.messageProperty().get());
+  }
+
+  private static HBox progress(Work line) {
+    Label name = Labels.line("", "quiet");
+    name.textProperty().bind(line.nameProperty());
+    ProgressBar bar = new ProgressBar();
+    bar.progressProperty().bind(line.shareProperty());
+    bar.setPrefWidth(140);
+    Button cancel = new Button("Cancel");
+    cancel.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    cancel.setId("cancel");
+    cancel.setOnAction(e -> line.cancelRunning());
+    HBox progress = new HBox(8, name, bar, cancel);
+    progress.setAlignment(Pos.CENTER_LEFT);
+    return progress;
+  }
+
+  private void show(Message said) {
+    message.getStyleClass().remove("problem");
+    if (said == null) {
+      message.setText("");
+      return;
+    }
+    message.setText((said.problem() ? "⚠ " : "") + said.text());
+    if (said.problem()) {
+      message.getStyleClass().add("problem");
+    }
+  }
+}

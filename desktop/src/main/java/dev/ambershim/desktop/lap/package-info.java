@@ -1,2 +1,0 @@
-/** Lap: what lapping would gain here, how much must come off, and when to stop. */
-package dev.ambershim.desktop.lap;

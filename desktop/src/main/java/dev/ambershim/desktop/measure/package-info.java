@@ -1,2 +1,0 @@
-/** Measure: what touches first, how flat each face is, and the shim. */
-package dev.ambershim.desktop.measure;

@@ -1,0 +1,696 @@
+package dev.ambershim.desktop.model;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.Choice;
+import dev.ambershim.core.job.Field;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobRules;
+import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.physics.assembly.Part;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.plan.Moment;
+import dev.ambershim.core.plan.Terms;
+import dev.ambershim.core.runs.judging.RunAnalyser;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.weigh.OwnRecord;
+import dev.ambershim.core.stage.weigh.Tries;
+import dev.ambershim.core.stage.weigh.Weighing;
+import dev.ambershim.logbook.store.Attachment;
+import dev.ambershim.logbook.store.JobHead;
+import dev.ambershim.logbook.store.LogFiles;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.Readings;
+import dev.ambershim.logbook.store.ShapeRoles;
+import dev.ambershim.logbook.store.StoredJob;
+import dev.ambershim.sensors.machine.TimerClock;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+
+/**
+ * The state that all stages share, and everything a person can do to it. Properties change on the
+ * JavaFX thread; the logbook and all reckoning are reached only through the line of work.
+ */
+public final class JobModel implements AutoCloseable {
+  private final Work work;
+  private final Work reckoning;
+  private final Map<String, RunLog> logs = new ConcurrentHashMap<>();
+  private final ReadOnlyObjectWrapper<StoredJob> stored = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Assessment> assessment = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
+  private final DoubleProperty perMillimetre = new SimpleDoubleProperty(96 / 25.4);
+  private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.PROVE);
+  private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.AFTER);
+  private final ObjectProperty<Weighing> weighing = new SimpleObjectProperty<>();
+  private final ObjectProperty<Preview> preview = new SimpleObjectProperty<>();
+  private final StringProperty part = new SimpleStringProperty(Part.INNER);
+  private final ReadOnlyObjectWrapper<Theme> theme = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Notation> notation = new ReadOnlyObjectWrapper<>();
+  private final ObservableList<JobHead> jobs = FXCollections.observableArrayList();
+  private final List<Message> history = new ArrayList<>();
+  private final ReadOnlyObjectWrapper<Trouble> trouble = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyBooleanWrapper lost = new ReadOnlyBooleanWrapper(false);
+  private final ReadOnlyBooleanWrapper waiting = new ReadOnlyBooleanWrapper(false);
+  private final Keeping keeping = new Keeping(this);
+  private Consumer<Logbook> example = logbook -> {};
+  private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
+  private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
+  private final Assessing assessing = new Assessing();
+  private final Traffic traffic = new Traffic(this);
+  private final RunEdits runs = new RunEdits(this);
+  private final WorkModel workbench;
+  private Logbook logbook;
+  private int unsaved;
+
+  /** Starts without a logbook; the window can be built meanwhile. */
+  public JobModel() {
+    this(new TimerClock()::now);
+  }
+
+  /**
+   * Starts on another clock.
+   *
+   * @param clock tells the moment; called from any thread
+   */
+  public JobModel(Supplier<Moment> clock) {
+    work = new Work(this::hear);
+    reckoning = new Work(problem -> note(new Message(problem.getMessage(), true)));
+    stage.addListener((o, was, is) -> Stage.sideOf(is).ifPresent(side::set));
+    side.addListener((o, was, is) -> preview.set(null));
+    assessment.addListener((o, was, is) -> weighing.set(null));
+    theme.set(Theme.GRAPHITE);
+    notation.set(Notation.METRIC);
+    workbench = new WorkModel(this, clock);
+  }
+
+  /** Goes on with an opened logbook. */
+  public void begin(Opened from) {
+    logbook = from.logbook();
+    keeping.begin(logbook);
+    readOnly.set(logbook.readOnly());
+    logs.putAll(from.logs());
+    theme.set(from.preferences().theme());
+    notation.set(from.preferences().notation());
+    perMillimetre.set(from.preferences().perMillimetre());
+    jobs.setAll(from.jobs());
+    from.assessment().ifPresent(assessment::set);
+    from.stored().ifPresent(this::take);
+    trouble.set(from.trouble().orElse(null));
+    boolean judged = from.assessment().filter(a -> a.comparison().isPresent()).isPresent();
+    opened.set(true);
+    stage.set(judged ? Stage.PROVE : Stage.WEIGH);
+    if (logbook.readOnly()) {
+      say("This logbook is read-only here: it is open elsewhere, or you asked for that.");
+    }
+    lost.set(from.lost());
+    from.toOpen().ifPresent(this::open);
+  }
+
+  private void take(StoredJob now) {
+    stored.set(now);
+    job.set(now.job());
+  }
+
+  /** Everything the person may want to read of what was said. */
+  public List<Message> history() {
+    return List.copyOf(history);
+  }
+
+  private void hear(Problem problem) {
+    note(new Message(problem.getMessage(), true));
+    unsaved = 0;
+    if (problem.key().equals("disk.full") && stored.get() != null) {
+      // What was typed stays on screen, and is kept with the next change or the next try.
+      waiting.set(!job.get().equals(stored.get().job()));
+      keeping.later(this::saveAgain);
+      return;
+    }
+    // What is on screen must be what is kept, so after a failure the kept state is shown again.
+    if (stored.get() != null && !job.get().equals(stored.get().job())) {
+      take(stored.get());
+      reckon();
+    }
+  }
+
+  /** Tries again to keep what a full disk did not take. */
+  private void saveAgain() {
+    if (waiting.get() && stored.get() != null) {
+      Job typed = job.get();
+      String id = stored.get().id();
+      unsaved++;
+      work.submit(
+          "", progress -> step(logbook.edit(id, "after the disk was full", typed)), this::show);
+    }
+  }
+
+  /** Whether something typed is not kept yet, since the disk is full. */
+  public ReadOnlyBooleanProperty waitingProperty() {
+    return waiting.getReadOnlyProperty();
+  }
+
+  /** Says a line on the shelf. */
+  public void say(String text) {
+    note(new Message(text, false));
+  }
+
+  /** Says a line about something that is wrong. */
+  void warn(String text) {
+    note(new Message(text, true));
+  }
+
+  private void note(Message said) {
+    history.add(said);
+    message.set(said);
+  }
+
+  /** Opens another job. */
+  public void open(String id) {
+    opening(id, now -> Opened.fetch(logbook, now, logs, assessing.judged()));
+  }
+
+  /** Opens a job after its logs were read again from the files as they came. */
+  public void openReadAgain(String id) {
+    opening(
+        id,
+        now -> {
+          assessing.judged().clear();
+          for (RunEntry run : now.job().runs()) {
+            logs.remove(run.sha256());
+          }
+          for (RunEntry run : now.job().runs()) {
+            if (!logs.containsKey(run.sha256())) {
+              logs.put(run.sha256(), logbook.readAnew(run));
+            }
+          }
+        });
+  }
+
+  /** Takes a job's last change back, which may have spoilt it, and opens it. */
+  public void openEarlier(String id) {
+    opening(
+        id,
+        now -> Opened.fetch(logbook, now, logs, assessing.judged()),
+        () -> {
+          try {
+            logbook.undo(id);
+          } catch (Problem unreadable) {
+            // The one before cannot be read either; opening it says so.
+          }
+        });
+  }
+
+  /** Opens a job as if it had no logs. */
+  public void openWithoutRuns(String id) {
+    opening(id, now -> now.job().runs().forEach(run -> logs.remove(run.sha256())));
+  }
+
+  /** Opens a job; whatever goes wrong with it is that job's trouble and nobody else's. */
+  private void opening(String id, Consumer<StoredJob> fetch) {
+    opening(id, fetch, () -> {});
+  }
+
+  private void opening(String id, Consumer<StoredJob> fetch, Runnable first) {
+    work.submit(
+        "opening the job",
+        progress -> {
+          try {
+            first.run();
+            StoredJob now = logbook.load(id);
+            fetch.accept(now);
+            Step step =
+                new Step(now, assessing.of(now.job(), logs, notation.get()), logbook.list());
+            logbook.keepSetting("lastJob", id);
+            return new Outcome(step, null);
+          } catch (RuntimeException | Error failure) {
+            String title = Opened.title(logbook.list(), id);
+            return new Outcome(null, Trouble.of(logbook, id, title, failure));
+          }
+        },
+        outcome -> {
+          trouble.set(outcome.trouble());
+          if (outcome.step() != null) {
+            boolean none = job.get() == null;
+            show(outcome.step());
+            if (none && judged(outcome.step())) {
+              stage.set(Stage.PROVE);
+            }
+          }
+        });
+  }
+
+  private static boolean judged(Step step) {
+    return step.assessment().comparison().isPresent();
+  }
+
+  /** A job that opened, or why it did not. */
+  private record Outcome(Step step, Trouble trouble) {}
+
+  /** Says how the example's jobs get into a logbook. */
+  public void setExample(Consumer<Logbook> filling) {
+    example = filling;
+  }
+
+  /** Takes the example's jobs into the logbook, to look around in, and opens the last of them. */
+  public void takeExample() {
+    work.submit(
+        "taking in the example",
+        progress -> {
+          example.accept(logbook);
+          return logbook.list();
+        },
+        taken -> {
+          jobs.setAll(taken);
+          if (!taken.isEmpty()) {
+            open(taken.get(0).id());
+          }
+          say("Two jobs of an invented bench are in your logbook. Begin your own with Ctrl+N.");
+        });
+  }
+
+  /** Takes a job out for good. */
+  public void remove(String id) {
+    work.submit(
+        "",
+        progress -> {
+          logbook.remove(id);
+          return logbook.list();
+        },
+        left -> {
+          jobs.setAll(left);
+          trouble.set(null);
+          say("The job is removed.");
+        });
+  }
+
+  /** A kept state with what follows from it. */
+  record Step(StoredJob stored, Assessment assessment, List<JobHead> jobs) {}
+
+  void show(Step step) {
+    unsaved = Math.max(0, unsaved - 1);
+    waiting.set(false);
+    if (unsaved == 0) {
+      take(step.stored());
+      assessment.set(step.assessment());
+    } else {
+      stored.set(step.stored());
+    }
+    // Two thousand jobs need not be laid out anew for each figure.
+    if (!jobs.equals(step.jobs())) {
+      jobs.setAll(step.jobs());
+    }
+    keeping.changed();
+  }
+
+  private Step step(StoredJob now) {
+    return new Step(now, assessing.of(now.job(), logs, notation.get()), logbook.list());
+  }
+
+  /** Begins a new job. */
+  public void create(StartingPoint point, String title) {
+    String plain = title.replaceAll("\\p{Cntrl}+", " ").strip();
+    String whole = plain.isEmpty() ? "New chip" : plain;
+    String name = whole.substring(0, Math.min(whole.length(), JobRules.MOST_LETTERS));
+    // Prices, worth and odds are the person's, not the chip's.
+    Terms terms = job.get() == null ? Terms.USUAL : job.get().terms();
+    work.submit(
+        "",
+        progress -> {
+          StoredJob now = logbook.create(Job.from(point, name).withTerms(terms));
+          logbook.keepSetting("lastJob", now.id());
+          return step(now);
+        },
+        step -> {
+          show(step);
+          stage.set(Stage.WEIGH);
+          say("New job \"" + name + "\". Check the figures layer by layer in the section.");
+        });
+  }
+
+  /**
+   * Changes the job: on screen at once, in the logbook right after, worked out anew after that.
+   *
+   * @param what the edit in words
+   */
+  public void edit(String what, UnaryOperator<Job> change) {
+    if (job.get() == null) {
+      return;
+    }
+    Job changed = change.apply(job.get());
+    if (changed.equals(job.get())) {
+      return;
+    }
+    String id = stored.get().id();
+    job.set(changed);
+    unsaved++;
+    work.submit("", progress -> step(logbook.edit(id, what, changed)), this::show);
+  }
+
+  /**
+   * Edits a figure as it was typed.
+   *
+   * @throws Problem if it is no figure or out of range
+   */
+  public void type(Field field, String typed) {
+    double value = notation.get().read(typed, field.unit(), field.label());
+    Job changed = field.write(job.get(), value, notation.get());
+    edit(field.label(), old -> changed);
+  }
+
+  /** Picks an option. */
+  public void choose(Choice choice, String option) {
+    edit(choice.label(), old -> choice.write(old, option));
+  }
+
+  /** Takes the last edit back. */
+  public void undo() {
+    travel(true);
+  }
+
+  /** Brings the edit again that was taken back. */
+  public void redo() {
+    travel(false);
+  }
+
+  private void travel(boolean back) {
+    if (stored.get() == null) {
+      return;
+    }
+    String id = stored.get().id();
+    String what = (back ? stored.get().undo() : stored.get().redo()).orElse("");
+    if (what.isEmpty() && unsaved == 0) {
+      say(back ? "There is nothing to undo." : "There is nothing to redo.");
+      return;
+    }
+    unsaved++;
+    work.submit(
+        "",
+        progress -> {
+          StoredJob now = back ? logbook.undo(id) : logbook.redo(id);
+          Opened.fetch(logbook, now, logs, assessing.judged());
+          return step(now);
+        },
+        step -> {
+          show(step);
+          say((back ? "Undone: " : "Done again: ") + what + ".");
+        });
+  }
+
+  /** Takes logs into the job. */
+  public void addLogs(List<Path> files, Side to) {
+    if (job.get() == null) {
+      say("Begin a job first: press Ctrl+N.");
+      return;
+    }
+    String id = stored.get().id();
+    for (Path file : files) {
+      String name = file.getFileName().toString();
+      unsaved++;
+      work.submit(
+          "reading " + name,
+          progress -> {
+            byte[] bytes = LogFiles.read(file);
+            RunLog log = LogReader.read(name, bytes, progress);
+            String hash = Readings.sha256(bytes);
+            StoredJob now = logbook.load(id);
+            if (now.job().runs().size() >= JobRules.MOST_RUNS) {
+              throw new Problem(
+                  "job.many",
+                  Place.file(name),
+                  "The job has " + JobRules.MOST_RUNS + " runs; more are not taken.",
+                  "Begin a second job for the next ones.");
+            }
+            if (now.job().runs(to).stream().anyMatch(r -> r.sha256().equals(hash))) {
+              return new Taken(step(now), name + " is already among the runs " + to.words() + ".");
+            }
+            judge(log);
+            logbook.attach(new Attachment(hash, name, bytes), Optional.of(log));
+            logs.put(hash, log);
+            RunEntry run = RunEntry.of(to, name, hash).withRoles(ShapeRoles.recall(logbook, log));
+            Job with = now.job().withRun(run);
+            StoredJob kept = logbook.edit(id, "run " + to.words() + ": " + name, with);
+            return new Taken(step(kept), Message.told(name, to, log));
+          },
+          taken -> {
+            show(taken.step());
+            say(taken.words());
+          });
+    }
+    stage.set(to == Side.BEFORE ? Stage.BASELINE : Stage.PROVE);
+  }
+
+  private record Taken(Step step, String words) {}
+
+  /** Judges a log before it is kept: what cannot be judged must not lie in a job. */
+  private static void judge(RunLog log) {
+    try {
+      RunAnalyser.analyse(log, OptionalDouble.empty());
+    } catch (Problem toBePutRight) {
+      // Such as columns whose roles are to be said; its screen says so.
+      return;
+    } catch (RuntimeException fault) {
+      throw new Problem(
+          "run.fault",
+          Place.file(log.fileName()),
+          "This log cannot be judged: something in it was not foreseen. It was not taken in.",
+          "Export it anew, or a shorter stretch of it.",
+          fault);
+    }
+  }
+
+  /** The job that could not be opened, or null. */
+  public ReadOnlyObjectProperty<Trouble> troubleProperty() {
+    return trouble.getReadOnlyProperty();
+  }
+
+  /** Whether the logbook holds no job though it should. */
+  public ReadOnlyBooleanProperty lostProperty() {
+    return lost.getReadOnlyProperty();
+  }
+
+  /** Copies of the logbook, and putting one back. */
+  public Keeping keeping() {
+    return keeping;
+  }
+
+  /** Lets go of the logbook without closing it, for a window that goes on with it. */
+  Logbook handOver() {
+    Logbook given = logbook;
+    logbook = null;
+    return given;
+  }
+
+  /** What is written out of the logbook and taken into it. */
+  public Traffic traffic() {
+    return traffic;
+  }
+
+  /** What can be done to the job's runs. */
+  public RunEdits runs() {
+    return runs;
+  }
+
+  /** The work at the bench: plan, hours, timers, shelf. */
+  public WorkModel workbench() {
+    return workbench;
+  }
+
+  Logbook logbook() {
+    return logbook;
+  }
+
+  /** A log that was read, by its hash. */
+  RunLog log(String sha256) {
+    return logs.get(sha256);
+  }
+
+  /** A job that just came in, ready to show; not for the JavaFX thread. */
+  Step newcomer(StoredJob now) {
+    logbook.keepSetting("lastJob", now.id());
+    Opened.fetch(logbook, now, logs, assessing.judged());
+    return step(now);
+  }
+
+  /** Works the job out anew. */
+  private void reckon() {
+    if (job.get() == null) {
+      return;
+    }
+    Job now = job.get();
+    Notation writing = notation.get();
+    work.submit("", progress -> assessing.of(now, logs, writing), assessment::set);
+  }
+
+  /** Changes the look. */
+  public void setTheme(Theme other) {
+    theme.set(other);
+    keepPreferences();
+  }
+
+  /** Changes how figures are written. */
+  public void setNotation(Notation other) {
+    notation.set(other);
+    keepPreferences();
+    reckon();
+  }
+
+  private void keepPreferences() {
+    if (logbook == null) {
+      return;
+    }
+    Theme look = theme.get();
+    Notation writing = notation.get();
+    work.submit(
+        "",
+        progress -> {
+          Preferences.keep(logbook, look, writing);
+          return look;
+        },
+        done -> {});
+  }
+
+  /** Remembers a setting that belongs to this machine, such as where the window stands. */
+  public void keep(String key, String value) {
+    if (logbook != null) {
+      work.submit(
+          "",
+          progress -> {
+            logbook.keepSetting(key, value);
+            return value;
+          },
+          done -> {});
+    }
+  }
+
+  /** How many units of the screen make a millimetre, as it was held against a card. */
+  public DoubleProperty perMillimetreProperty() {
+    return perMillimetre;
+  }
+
+  /** The line of work. */
+  public Work work() {
+    return work;
+  }
+
+  /** A second line, for reckoning that takes longer than a person waits for a saved edit. */
+  public Work reckoning() {
+    return reckoning;
+  }
+
+  /** What the logbook's jobs say of the person's own tries; not for the JavaFX thread. */
+  public OwnRecord ownRecord() {
+    return Tries.of(List.copyOf(logbook.jobs().values()));
+  }
+
+  /** Whether the logbook is there. */
+  public ReadOnlyBooleanProperty openedProperty() {
+    return opened.getReadOnlyProperty();
+  }
+
+  /** Whether nothing can be changed. */
+  public boolean readOnly() {
+    return readOnly.get();
+  }
+
+  /** Whether nothing can be changed; so it is until the logbook is open. */
+  public ReadOnlyBooleanProperty readOnlyProperty() {
+    return readOnly.getReadOnlyProperty();
+  }
+
+  /** The job as it is kept, with what undo and redo would do. */
+  public ReadOnlyObjectProperty<StoredJob> storedProperty() {
+    return stored.getReadOnlyProperty();
+  }
+
+  /** The job as it is on screen. */
+  public ReadOnlyObjectProperty<Job> jobProperty() {
+    return job.getReadOnlyProperty();
+  }
+
+  /** What follows from the job. */
+  public ReadOnlyObjectProperty<Assessment> assessmentProperty() {
+    return assessment.getReadOnlyProperty();
+  }
+
+  /** The newest line for the shelf. */
+  public ReadOnlyObjectProperty<Message> messageProperty() {
+    return message.getReadOnlyProperty();
+  }
+
+  /** The stage on screen. */
+  public ObjectProperty<Stage> stageProperty() {
+    return stage;
+  }
+
+  /** Which side's build the section shows. */
+  public ObjectProperty<Side> sideProperty() {
+    return side;
+  }
+
+  /** The weighing of the job as it is on screen, once there is one; or null. */
+  public ObjectProperty<Weighing> weighingProperty() {
+    return weighing;
+  }
+
+  /** What the section shows in place of a build, while an option is looked at; or null. */
+  public ObjectProperty<Preview> previewProperty() {
+    return preview;
+  }
+
+  /** The part that is picked in the section. */
+  public StringProperty partProperty() {
+    return part;
+  }
+
+  /** The look. */
+  public ReadOnlyObjectProperty<Theme> themeProperty() {
+    return theme.getReadOnlyProperty();
+  }
+
+  /** How figures are written. */
+  public ReadOnlyObjectProperty<Notation> notationProperty() {
+    return notation.getReadOnlyProperty();
+  }
+
+  /** All jobs. */
+  public ObservableList<JobHead> jobs() {
+    return jobs;
+  }
+
+  @Override
+  public void close() {
+    reckoning.cancelRunning();
+    workbench.close();
+    reckoning.close();
+    work.close();
+    keeping.close();
+    if (logbook != null) {
+      logbook.close();
+    }
+  }
+}

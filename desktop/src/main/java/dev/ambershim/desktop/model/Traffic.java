@@ -1,0 +1,163 @@
+package dev.ambershim.desktop.model;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.RungEntry;
+import dev.ambershim.core.plan.Photo;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.weigh.Weighing;
+import dev.ambershim.logbook.bundle.JobBundle;
+import dev.ambershim.logbook.formats.RungCsv;
+import dev.ambershim.logbook.report.ReportFiles;
+import dev.ambershim.logbook.store.LeftRuns;
+import dev.ambershim.logbook.store.LogFiles;
+import dev.ambershim.logbook.store.ShapeRoles;
+import dev.ambershim.logbook.store.StoredJob;
+import dev.ambershim.logbook.store.WholeFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/** What goes out of the logbook as files, and what comes in as bundles; all on the line of work. */
+public final class Traffic {
+  private final JobModel model;
+
+  Traffic(JobModel model) {
+    this.model = model;
+  }
+
+  /** Writes the report, as PDF or HTML by the file's ending. */
+  public void writeReport(Path target) {
+    Assessment now = model.assessmentProperty().get();
+    Notation writing = model.notationProperty().get();
+    String today = LocalDate.now(ZoneId.systemDefault()).toString();
+    Optional<Weighing> weighed = Optional.ofNullable(model.weighingProperty().get());
+    write(
+        "report",
+        target,
+        () -> ReportFiles.write(now, weighed, this::photo, writing, today, target));
+  }
+
+  private Optional<byte[]> photo(Photo photo) {
+    return model.logbook().holds(photo.sha256())
+        ? Optional.of(model.logbook().attachment(photo.sha256()).bytes())
+        : Optional.empty();
+  }
+
+  /** Writes the results, as JSON or CSV by the file's ending. */
+  public void writeResults(Path target) {
+    Assessment now = model.assessmentProperty().get();
+    write("results", target, () -> ReportFiles.writeResults(now, target));
+  }
+
+  /** Writes the job as a bundle. */
+  public void writeBundle(Path target) {
+    StoredJob now = model.storedProperty().get();
+    write("bundle", target, () -> JobBundle.write(model.logbook(), now, target));
+  }
+
+  /** Writes a job out as it is kept, whether it can be read or not. */
+  public void writeAsItIs(String id, Path target) {
+    write("job", target, () -> JobBundle.writeAsItIs(model.logbook(), id, target));
+  }
+
+  /** Writes a chart, or what else a task writes, into a file. */
+  public void writeChart(Path target, Runnable task) {
+    write("chart", target, task);
+  }
+
+  /** Writes the rungs that were written down by hand. */
+  public void writeRungs(Path target) {
+    String text = RungCsv.write(model.jobProperty().get().rungs());
+    write("rungs", target, () -> WholeFile.write(target, text.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  /** Takes rungs from a table, as one edit. */
+  public void readRungs(Path source) {
+    model
+        .work()
+        .submit(
+            "reading " + source.getFileName(),
+            progress ->
+                RungCsv.read(
+                    source.getFileName().toString(),
+                    new String(LogFiles.read(source), StandardCharsets.UTF_8)),
+            rungs -> {
+              model.edit(
+                  "rungs from " + source.getFileName(),
+                  job -> {
+                    List<RungEntry> all = new ArrayList<>(job.rungs());
+                    rungs.stream().filter(r -> !all.contains(r)).forEach(all::add);
+                    return job.withRungs(all);
+                  });
+              model.say("Rungs taken in: " + rungs.size() + ".");
+            });
+  }
+
+  /** Remembers a role for all logs of the same shape. */
+  void remember(RunLog log, String channel, Role role) {
+    model
+        .work()
+        .submit(
+            "",
+            progress -> {
+              ShapeRoles.remember(model.logbook(), log, channel, role);
+              return log;
+            },
+            done -> {});
+  }
+
+  /** Where the logs of conducted runs are kept, besides being taken into their jobs. */
+  public Path runsFolder() {
+    return LeftRuns.folder(model.logbook());
+  }
+
+  /** Finds runs that were cut off and are in no job, and hands them on if there are any. */
+  public void leftRuns(Consumer<List<Path>> found) {
+    model
+        .work()
+        .submit(
+            "",
+            progress -> LeftRuns.of(model.logbook()),
+            left -> {
+              if (!left.isEmpty()) {
+                found.accept(left);
+              }
+            });
+  }
+
+  /** Writes a file on the line of work, and says so. */
+  void write(String what, Path target, Runnable action) {
+    model
+        .work()
+        .submit(
+            "writing the " + what,
+            progress -> {
+              action.run();
+              return target;
+            },
+            done -> model.say("Written, " + what + ": " + done + "."));
+  }
+
+  /** Takes a bundle in as a new job, and opens it. */
+  public void readBundle(Path source) {
+    if (!model.openedProperty().get()) {
+      return;
+    }
+    model
+        .work()
+        .submit(
+            "taking in the bundle",
+            progress -> model.newcomer(JobBundle.read(model.logbook(), source)),
+            step -> {
+              model.show(step);
+              model.say("Taken in: \"" + step.stored().job().title() + "\".");
+            });
+  }
+}

@@ -1,0 +1,194 @@
+package dev.ambershim.desktop.stage.close;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.Joint;
+import dev.ambershim.core.physics.dosing.LidSeat;
+import dev.ambershim.core.physics.mounting.MountTerms;
+import dev.ambershim.core.plan.Caution;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.close.CloseAnswer;
+import dev.ambershim.core.stage.close.ClosePicture;
+import dev.ambershim.core.stage.close.FirstStart;
+import dev.ambershim.core.stage.close.TurnsPicture;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.StageView;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.VBox;
+
+/**
+ * How thick the film under the lid will be and how long its glue cures; then how hard the cooler
+ * presses, turn by turn, and what the first minute should look like.
+ */
+public final class CloseView implements StageView {
+  private final JobModel shell;
+  private final CloseModel model;
+  private final AnswerPane answer = new AnswerPane(Stage.CLOSE.question(), "close-answer");
+  private final AnswerPane mount = new AnswerPane("How hard, in which order?", "mount-answer");
+  private final PictureView lid = new PictureView();
+  private final PictureView turns = new PictureView();
+  private final VBox lidBox;
+  private final VBox checks = new VBox(3);
+  private final VBox first = new VBox(3);
+  private final VBox cautions = new VBox(3);
+  private final Button take = new Button("Put these gaps into the section");
+  private final GluePanel glue;
+  private final ScrewPanel screws;
+  private final VBox node;
+
+  /** A view of the model's job. */
+  public CloseView(JobModel shell) {
+    this.shell = shell;
+    model = new CloseModel(shell);
+    glue = new GluePanel(shell);
+    screws = new ScrewPanel(shell);
+    answer.lookup("#close-answer").getStyleClass().add("long");
+    mount.lookup("#mount-answer").getStyleClass().setAll("label", "strong");
+    lid.setId("close-picture");
+    lid.setMinHeight(210);
+    lid.setPrefHeight(210);
+    turns.setId("close-turns");
+    turns.setMinHeight(230);
+    turns.setPrefHeight(230);
+    checks.setId("close-checks");
+    first.setId("close-first");
+    take.setId("close-take");
+    take.disableProperty().bind(shell.readOnlyProperty());
+    take.setOnAction(e -> take());
+    lidBox = panel(lid, take, glue);
+    cautions
+        .getChildren()
+        .setAll(
+            Labels.wrapped(Caution.FORCE.words(), "reason"),
+            Labels.wrapped(Caution.GLUE.words(), "reason"));
+    node =
+        new VBox(
+            answer,
+            lidBox,
+            panel(mount, turns, checks, screws),
+            panel(Labels.line("The first minute", "strong"), first),
+            panel(cautions));
+    node.getStyleClass().add("stage");
+    model.shownProperty().addListener((o, was, is) -> show());
+    model.startProperty().addListener((o, was, is) -> started());
+    shell.jobProperty().addListener((o, was, is) -> boxes());
+    shell.notationProperty().addListener((o, was, is) -> boxes());
+    shell
+        .themeProperty()
+        .addListener(
+            (o, was, is) -> {
+              show();
+              started();
+            });
+    boxes();
+    show();
+    started();
+  }
+
+  private static VBox panel(Node... children) {
+    VBox box = new VBox(8, children);
+    box.getStyleClass().add("panel");
+    return box;
+  }
+
+  private void boxes() {
+    if (shell.jobProperty().get() != null) {
+      glue.refresh();
+      screws.refresh();
+    }
+  }
+
+  /** The gaps that were worked out, as the build after the work. */
+  private void take() {
+    CloseModel.Shown shown = model.shownProperty().get();
+    if (shown == null || shown.close().isEmpty()) {
+      return;
+    }
+    LidSeat seat = shown.close().get().seat();
+    double film =
+        Math.max(
+            LidSeat.FILM_MICROMETRES, seat.gaps().stream().mapToDouble(g -> g).min().orElse(0));
+    shell.edit(
+        "gaps under the lid",
+        job -> {
+          Build after = job.after();
+          Joint inner =
+              new Joint(
+                  after.inner().filling(), film, after.inner().conductivityWattsPerMetreKelvin());
+          return job.with(
+              job.title(),
+              job.notes(),
+              job.cooler(),
+              job.before(),
+              new Build(after.lidOn(), seat.glueMicrometres(), inner, after.outer()));
+        });
+    shell.say("Film and glue line stand in the section now.");
+  }
+
+  private void show() {
+    CloseModel.Shown shown = model.shownProperty().get();
+    Job job = shell.jobProperty().get();
+    if (shown == null || job == null) {
+      answer.show("Working out gap and force…");
+      return;
+    }
+    Notation notation = shell.notationProperty().get();
+    boolean dark = shell.themeProperty().get().dark();
+    boolean closes = shown.close().isPresent();
+    lidBox.setVisible(closes);
+    lidBox.setManaged(closes);
+    if (closes) {
+      CloseAnswer close = shown.close().get();
+      answer.show(close.finding(), close.reasons(), notation);
+      mount.show(shown.mount().finding().sentence(), List.of());
+      lid.show(
+          (w, h) -> ClosePicture.of(shown.job().chip(), close.seat(), close.glue(), notation, w, h),
+          dark);
+    } else {
+      answer.show(shown.mount().finding(), List.of(), notation);
+    }
+    mount.setVisible(closes);
+    mount.setManaged(closes);
+    MountTerms terms = shown.job().mounting();
+    turns.show(
+        (w, h) ->
+            TurnsPicture.of(
+                shown.mount().tightening(),
+                terms,
+                shown.job().after().lidOn() ? Double.MAX_VALUE : terms.edge(),
+                notation,
+                w,
+                h),
+        dark);
+    checks.getChildren().clear();
+    shown.checks().forEach(c -> checks.getChildren().add(Labels.wrapped(c, "reason")));
+  }
+
+  private void started() {
+    FirstStart start = model.startProperty().get();
+    first.getChildren().clear();
+    if (start == null) {
+      first.getChildren().add(Labels.line("Working out the first minute…", "hint"));
+      return;
+    }
+    start
+        .words(shell.notationProperty().get())
+        .forEach(w -> first.getChildren().add(Labels.wrapped(w, "reason")));
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+
+  @Override
+  public void toggleWorking() {
+    answer.toggleWorking();
+  }
+}

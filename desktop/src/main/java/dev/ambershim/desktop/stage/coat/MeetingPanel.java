@@ -1,0 +1,101 @@
+package dev.ambershim.desktop.stage.coat;
+
+import dev.ambershim.core.physics.dosing.Meeting;
+import dev.ambershim.core.physics.dosing.MetalFace;
+import dev.ambershim.core.physics.dosing.Verdict;
+import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Picks;
+import java.util.Arrays;
+import java.util.List;
+import javafx.geometry.HPos;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Every place that liquid metal can get to, what it is made of, and whether that may be. */
+final class MeetingPanel extends VBox {
+  private final JobModel model;
+  private final GridPane grid = new GridPane();
+
+  MeetingPanel(JobModel model) {
+    super(8);
+    this.model = model;
+    getStyleClass().add("panel");
+    setId("meetings");
+    grid.setHgap(12);
+    grid.setVgap(6);
+    getChildren().addAll(Labels.line("What must the metal never touch?", "strong"), grid);
+  }
+
+  void show(DoseAnswer answer) {
+    grid.getChildren().clear();
+    List<Meeting> all = answer.meetings();
+    for (int i = 0; i < all.size(); i++) {
+      Meeting m = all.get(i);
+      Label place = Labels.line(m.place().words());
+      place.setMinWidth(Region.USE_PREF_SIZE);
+      GridPane.setValignment(place, VPos.TOP);
+      grid.add(place, 0, i);
+      grid.add(pick(m), 1, i);
+      Label sentence = Labels.wrapped(m.sentence(), style(m.verdict()));
+      // Narrow by itself, so that the two columns before it keep to their words.
+      sentence.setPrefWidth(200);
+      GridPane.setHgrow(sentence, Priority.ALWAYS);
+      sentence.setId("meeting-" + m.place().name());
+      grid.add(sentence, 2, i);
+    }
+    setVisible(!all.isEmpty());
+    setManaged(!all.isEmpty());
+  }
+
+  private static String style(Verdict verdict) {
+    return switch (verdict) {
+      case NEVER -> "alarm";
+      case WATCH -> "reason";
+      case FINE -> "quiet";
+    };
+  }
+
+  private Node pick(Meeting meeting) {
+    Node node =
+        Picks.onDemand(
+            meeting.face().words(),
+            "meeting-" + meeting.place().name(),
+            model.readOnly(),
+            () -> {
+              ComboBox<String> box = new ComboBox<>();
+              box.setId("meeting-face-" + meeting.place().name());
+              box.getItems()
+                  .setAll(meeting.place().faces().stream().map(MetalFace::words).toList());
+              box.setValue(meeting.face().words());
+              Picks.follow(
+                  box,
+                  words ->
+                      model.edit(
+                          meeting.place().words() + ": " + words,
+                          job ->
+                              job.withCoat(
+                                  job.coat()
+                                      .saying(
+                                          meeting.place(),
+                                          Arrays.stream(MetalFace.values())
+                                              .filter(f -> f.words().equals(words))
+                                              .findFirst()
+                                              .orElseThrow()))));
+              return box;
+            });
+    GridPane.setValignment(node, VPos.TOP);
+    GridPane.setHalignment(node, HPos.LEFT);
+    ((StackPane) node).setAlignment(Pos.TOP_LEFT);
+    return node;
+  }
+}

@@ -1,0 +1,261 @@
+package dev.ambershim.desktop.stage.coat;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RecordPath;
+import dev.ambershim.core.job.WorkWays;
+import dev.ambershim.core.physics.dosing.Alloy;
+import dev.ambershim.core.physics.dosing.Cover;
+import dev.ambershim.core.physics.dosing.Finish;
+import dev.ambershim.core.physics.dosing.Insulation;
+import dev.ambershim.core.physics.dosing.Measuring;
+import dev.ambershim.core.plan.School;
+import dev.ambershim.core.plan.Way;
+import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.FigureBox;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Picks;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** With what the metal is dosed, and the cover around the dies. */
+final class MetalPanel extends VBox {
+  private final JobModel model;
+  private final GridPane grid = new GridPane();
+  private final VBox cover = new VBox(4);
+  private final CheckBox upright = new CheckBox("the board stands in its case");
+  private final CheckBox both = new CheckBox("both faces are wetted");
+  private final List<FigureBox> figures = new ArrayList<>();
+  private final HBox picks = new HBox(10);
+
+  MetalPanel(JobModel model) {
+    super(8);
+    this.model = model;
+    getStyleClass().add("panel");
+    grid.setHgap(10);
+    grid.setVgap(5);
+    cover.setId("cover-words");
+    picks.setAlignment(Pos.CENTER_LEFT);
+    upright.setId("coat-upright");
+    upright.disableProperty().bind(model.readOnlyProperty());
+    upright.setOnAction(e -> set("how the board stands", "coat.upright", upright.isSelected()));
+    both.setId("coat-both");
+    both.disableProperty().bind(model.readOnlyProperty());
+    both.setOnAction(
+        e ->
+            model.edit(
+                "faces that are wetted",
+                job -> WorkWays.take(job, both.isSelected() ? Way.BOTH_FACES : Way.ONE_FACE)));
+    figure("partMillimetres", "to the nearest part", Unit.MILLIMETRE, 0, 100, "as measured");
+    figure("boreMillimetres", "bore of the syringe", Unit.MILLIMETRE, 0.5, 60, "4.7");
+    figure("celsius", "warmth", Unit.CELSIUS, -20, 90, "22");
+    HBox checks = new HBox(16, both, upright);
+    getChildren()
+        .addAll(
+            Labels.line("How it is dosed", "strong"),
+            picks,
+            checks,
+            grid,
+            Labels.line("The cover around the die", "strong"),
+            cover);
+  }
+
+  private void set(String what, String path, Object value) {
+    model.edit(what, job -> new RecordPath(path).with(job, value));
+  }
+
+  private void figure(
+      String path, String words, Unit unit, double low, double high, String prompt) {
+    RecordPath place = new RecordPath("coat." + path);
+    FigureBox box =
+        new FigureBox(
+            model,
+            "coat-" + path,
+            new FigureBox.Spec(words, unit, low, high, true),
+            8,
+            job -> (Double) place.get(job),
+            (job, v) -> place.with(job, v));
+    box.setPromptText(prompt);
+    int row = figures.size();
+    grid.add(Labels.line(words), 0, row);
+    grid.add(box, 1, row);
+    grid.add(box.unit(), 2, row);
+    figures.add(box);
+  }
+
+  private <T extends Enum<T>> Node pick(
+      String id, String what, T now, T[] all, Function<T, String> words, String path) {
+    return Picks.onDemand(
+        words.apply(now),
+        id,
+        model.readOnly(),
+        () -> {
+          ComboBox<String> box = new ComboBox<>();
+          box.setId(id);
+          box.getItems().setAll(Arrays.stream(all).map(words).toList());
+          box.setValue(words.apply(now));
+          Picks.follow(
+              box,
+              picked ->
+                  set(
+                      what,
+                      path,
+                      Arrays.stream(all)
+                          .filter(t -> words.apply(t).equals(picked))
+                          .findFirst()
+                          .orElseThrow()));
+          return box;
+        });
+  }
+
+  void refresh() {
+    Job job = model.jobProperty().get();
+    figures.forEach(FigureBox::refresh);
+    upright.setSelected(job.coat().upright());
+    both.setSelected(job.workCase().ways().takes(Way.BOTH_FACES));
+    picks
+        .getChildren()
+        .setAll(
+            pick(
+                "coat-alloy",
+                "liquid metal",
+                job.coat().alloy(),
+                Alloy.values(),
+                Alloy::words,
+                "coat.alloy"),
+            pick(
+                "coat-measuring",
+                "measured out",
+                job.coat().measuring(),
+                Measuring.values(),
+                Measuring::words,
+                "coat.measuring"),
+            Labels.line("die"),
+            pick(
+                "coat-lower",
+                "lower face",
+                job.coat().lower(),
+                Finish.values(),
+                Finish::words,
+                "coat.lower"),
+            Labels.line("other face"),
+            pick(
+                "coat-upper",
+                "upper face",
+                job.coat().upper(),
+                Finish.values(),
+                Finish::words,
+                "coat.upper"));
+  }
+
+  void show(DoseAnswer answer) {
+    Notation notation = model.notationProperty().get();
+    cover.getChildren().clear();
+    if (answer.doses().cover().isEmpty()) {
+      cover
+          .getChildren()
+          .add(Labels.wrapped("Nothing is covered, as you planned it in Open.", "reason"));
+    } else {
+      Insulation c = answer.doses().cover().get();
+      String dries =
+          c.cover().dryLikelyMinutes() == 0
+              ? ""
+              : "; each dries "
+                  + Notation.minutes(c.cover().dryLowMinutes())
+                  + " at least, "
+                  + Notation.minutes(c.cover().dryLikelyMinutes())
+                  + " as a rule";
+      String wet =
+          c.wetMillilitres() > 0
+              ? ", " + notation.fixed(c.wetMillilitres() * 1000, 0) + " µl a coat"
+              : "";
+      cover
+          .getChildren()
+          .add(
+              Labels.wrapped(
+                  c.coats()
+                      + (c.coats() == 1 ? " layer of " : " coats of ")
+                      + c.cover().words()
+                      + " over "
+                      + notation.fixed(c.areaSquareMillimetres(), 0)
+                      + " mm²"
+                      + wet
+                      + ": "
+                      + notation.text(c.thicknessMicrometres(), Unit.MICROMETRE)
+                      + " high where there is room for "
+                      + notation.text(c.roomMicrometres(), Unit.MICROMETRE)
+                      + dries
+                      + ". It stands "
+                      + notation.text(c.cover().heatCelsius(), Unit.CELSIUS)
+                      + ".",
+                  "reason"));
+    }
+    Job job = model.jobProperty().get();
+    HBox earlier =
+        new HBox(
+            10,
+            Labels.line("lies there from before"),
+            Picks.onDemand(
+                job.coat().earlier() == null ? "nothing" : job.coat().earlier().words(),
+                "coat-earlier",
+                model.readOnly(),
+                this::earlier),
+            Labels.line("covered now with"),
+            Picks.onDemand(
+                job.workCase().cover().words(), "coat-cover", model.readOnly(), this::covers));
+    earlier.setAlignment(Pos.CENTER_LEFT);
+    cover.getChildren().add(earlier);
+  }
+
+  private ComboBox<String> earlier() {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("coat-earlier");
+    box.getItems().add("nothing");
+    Arrays.stream(Cover.values()).map(Cover::words).forEach(box.getItems()::add);
+    Cover now = model.jobProperty().get().coat().earlier();
+    box.setValue(now == null ? "nothing" : now.words());
+    Picks.follow(
+        box,
+        words ->
+            set(
+                "cover from before",
+                "coat.earlier",
+                Arrays.stream(Cover.values())
+                    .filter(c -> c.words().equals(words))
+                    .findFirst()
+                    .orElse(null)));
+    return box;
+  }
+
+  private ComboBox<String> covers() {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("coat-cover");
+    List<Way> ways = School.COVER.ways();
+    box.getItems().setAll(ways.stream().map(Way::words).toList());
+    box.setValue(model.jobProperty().get().workCase().cover().words());
+    Picks.follow(
+        box,
+        words ->
+            model.edit(
+                "cover: " + words,
+                job ->
+                    WorkWays.take(
+                        job,
+                        ways.stream()
+                            .filter(w -> w.words().equals(words))
+                            .findFirst()
+                            .orElseThrow())));
+    return box;
+  }
+}

@@ -1,0 +1,223 @@
+package dev.ambershim.desktop.stage.conduct;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.assembly.Chip;
+import dev.ambershim.core.physics.build.CoreLayout;
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.picture.CoreMapPicture;
+import dev.ambershim.core.runs.protocol.Status;
+import dev.ambershim.core.stage.baseline.LivePicture;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.PictureView;
+import java.util.List;
+import java.util.Locale;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The run's own screen: what happens, what is left, how hot, and whether it can be trusted. */
+final class LiveView extends VBox {
+  private final JobModel model;
+  private final LiveModel live;
+  private final Chip chip;
+  private final Runnable close;
+  private final RoomReadings rooms;
+  private final Label phase = Labels.line("Beginning", "live-phase");
+  private final Label left = Labels.line("", "live-figure");
+  private final Label hottest = Labels.line("–", "live-figure");
+  private final Label rise = Labels.line("–", "live-figure");
+  private final Label settled = Labels.wrapped("", "live-words");
+  private final VBox conditions = new VBox(2);
+  private final PictureView course = new PictureView();
+  private final PictureView cores = new PictureView();
+  private final Button stop = new Button("Stop the run  Space");
+  private boolean roomTold;
+
+  /**
+   * A screen for a run.
+   *
+   * @param rooms takes the room at the end
+   * @param close puts it away
+   */
+  LiveView(JobModel model, LiveModel live, Chip chip, RoomReadings rooms, Runnable close) {
+    super(12);
+    this.model = model;
+    this.live = live;
+    this.chip = chip;
+    this.close = close;
+    this.rooms = rooms;
+    phase.setId("live-phase");
+    left.setId("live-left");
+    hottest.setId("live-hottest");
+    settled.setId("live-settled");
+    conditions.setId("live-conditions");
+    stop.setId("live-stop");
+    course.setId("live-course");
+    cores.setId("live-cores");
+    stop.getStyleClass().add("next");
+    stop.setOnAction(e -> pressed());
+    HBox head = new HBox(18, phase, Labels.spring(), stop);
+    head.setAlignment(Pos.CENTER_LEFT);
+    HBox figures =
+        new HBox(
+            44, figure("left in all", left), figure("hottest", hottest), figure("over room", rise));
+    VBox words = new VBox(8, settled, conditions);
+    words.setMinWidth(330);
+    HBox lower = new HBox(24, words, cores);
+    HBox.setHgrow(cores, Priority.ALWAYS);
+    cores.setMinHeight(190);
+    course.setMinHeight(190);
+    VBox.setVgrow(course, Priority.ALWAYS);
+    getChildren()
+        .addAll(
+            head,
+            figures,
+            course,
+            lower,
+            Labels.wrapped(
+                "Stay near a machine whose cooler was just mounted. Samples are on disk within two"
+                    + " seconds; the run ends by itself at your limit, on a lost sensor or at a"
+                    + " runaway.",
+                "hint"));
+    setPrefSize(1080, 680);
+    // One press of the largest key ends it.
+    sceneProperty().addListener((o, was, is) -> Platform.runLater(stop::requestFocus));
+    live.statusProperty().addListener((o, was, is) -> show(is));
+    live.outcomeProperty()
+        .addListener(
+            (o, was, is) -> {
+              ended(is.stop().words());
+              // Where a sensor tells the room, there is nothing to ask.
+              if (!is.plateaus().isEmpty() && !roomTold) {
+                askRoom();
+              }
+            });
+    live.problemProperty().addListener((o, was, is) -> ended(is));
+    drawCourse();
+  }
+
+  private static VBox figure(String name, Label value) {
+    return new VBox(0, Labels.line(name, "quiet"), value);
+  }
+
+  private void pressed() {
+    boolean over = live.outcomeProperty().get() != null || !live.problemProperty().get().isEmpty();
+    if (over) {
+      close.run();
+    } else {
+      stop.setDisable(true);
+      live.stop();
+    }
+  }
+
+  private void show(Status s) {
+    if (s == null || live.outcomeProperty().get() != null) {
+      return;
+    }
+    Notation n = model.notationProperty().get();
+    phase.setText(capital(s.phase().words()) + ", " + clock(s.leftInPhaseSeconds()) + " to go");
+    left.setText(clock(s.leftSeconds()));
+    hottest.setText(n.text(s.hottestCelsius(), Unit.CELSIUS));
+    rise.setText(Double.isNaN(s.riseKelvin()) ? "–" : n.text(s.riseKelvin(), Unit.KELVIN));
+    settled.setText(
+        s.settled()
+            .map(
+                done ->
+                    done
+                        ? "Settled: its halves agree within "
+                            + n.text(Math.abs(s.driftKelvin()), Unit.KELVIN)
+                            + "."
+                        : "Not settled yet: it still changes by "
+                            + n.text(Math.abs(s.driftKelvin()), Unit.KELVIN)
+                            + ".")
+            .orElse("Too early to tell whether it settles."));
+    conditions.getChildren().clear();
+    for (Status.Condition c : s.conditions()) {
+      String words = (c.holds() ? "Holds: " : "Does not hold: ") + c.name() + ", " + c.words();
+      conditions
+          .getChildren()
+          .add(Labels.wrapped(words, "live-words", c.holds() ? "quiet" : "broken"));
+    }
+    roomTold |= !Double.isNaN(s.riseKelvin());
+    drawCourse();
+    drawCores(s.coreCelsius(), n);
+  }
+
+  private void drawCourse() {
+    double[][] trace = live.trace();
+    Notation n = model.notationProperty().get();
+    course.show(
+        (w, h) -> LivePicture.of(live.protocol(), trace[0], trace[1], trace[0].length, n, w, h),
+        dark());
+  }
+
+  private void drawCores(List<Double> figures, Notation n) {
+    List<Patch> places = CoreLayout.of(chip).cores();
+    if (places.size() != figures.size()) {
+      return;
+    }
+    List<Patch> dies = chip.dies().stream().map(CoreLayout::patch).toList();
+    CoreMapPicture.Panel own = CoreMapPicture.Panel.of("cores now", figures, Unit.CELSIUS);
+    // A scale of ten kelvin at least, so that a degree of difference is no alarm.
+    CoreMapPicture.Panel panel =
+        new CoreMapPicture.Panel(
+            own.name(), figures, own.unit(), own.low(), Math.max(own.high(), own.low() + 10));
+    cores.show((w, h) -> CoreMapPicture.of(dies, places, List.of(panel), n, w, h), dark());
+  }
+
+  private boolean dark() {
+    return model.themeProperty().get().dark();
+  }
+
+  private void ended(String words) {
+    phase.setText("Ended");
+    left.setText("–");
+    settled.setText(words);
+    conditions.getChildren().clear();
+    stop.setDisable(false);
+    stop.setText("Back to the runs  Space");
+    stop.requestFocus();
+  }
+
+  /** The room once more, for a run whose room no sensor tells. */
+  private void askRoom() {
+    TextField field = new TextField();
+    field.setId("live-room");
+    field.setPrefWidth(90);
+    Label said = Labels.wrapped("Read the room at the cooler's intake once more.", "hint");
+    said.setId("live-room-said");
+    field.setOnAction(
+        e -> {
+          try {
+            said.setText(rooms.end(field.getText()));
+            stop.requestFocus();
+          } catch (Problem problem) {
+            said.setText(problem.what() + " " + problem.remedy());
+          }
+        });
+    Label unit = Labels.line(model.notationProperty().get().symbol(Unit.CELSIUS), "quiet");
+    unit.setMinWidth(Region.USE_PREF_SIZE);
+    HBox row = new HBox(8, Labels.line("Room at the end"), field, unit);
+    row.setAlignment(Pos.CENTER_LEFT);
+    conditions.getChildren().addAll(row, said);
+  }
+
+  private static String capital(String words) {
+    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+
+  /** Minutes and seconds. */
+  static String clock(double seconds) {
+    long whole = Math.round(seconds);
+    return String.format(Locale.ROOT, "%d:%02d", whole / 60, whole % 60);
+  }
+}

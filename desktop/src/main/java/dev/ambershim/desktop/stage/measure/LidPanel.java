@@ -1,0 +1,162 @@
+package dev.ambershim.desktop.stage.measure;
+
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RecordPath;
+import dev.ambershim.core.physics.fit.Heights;
+import dev.ambershim.core.physics.fit.Mount;
+import dev.ambershim.core.physics.fit.Reading;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.FigureBox;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.ReadingBox;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What the lid leaves over the die, how much lower the cooler must come, and the screws. */
+final class LidPanel extends VBox {
+  private final JobModel model;
+  private final VBox answers = new VBox(6);
+  private final GridPane grid = new GridPane();
+  private final List<ReadingBox> readings = new ArrayList<>();
+  private final List<FigureBox> figures = new ArrayList<>();
+  private final CheckBox soft = new CheckBox("thread in aluminium or brass");
+  private int rows;
+
+  LidPanel(JobModel model) {
+    super(8);
+    this.model = model;
+    getStyleClass().add("panel");
+    grid.setHgap(10);
+    grid.setVgap(5);
+    reading("lidTop", "lid's top over the substrate, closed", Heights::lidTop);
+    reading("cavity", "depth of the lid's hollow", Heights::cavity);
+    reading("glue", "glue line under the rim, as it will be", Heights::glue);
+    reading("newCavity", "hollow of a replacement lid", Heights::newCavity);
+    reading("substrateOverBoard", "substrate over the mainboard", Heights::substrateOverBoard);
+    reading("plateOutOfBracket", "cold plate out of its bracket", Heights::plateOutOfBracket);
+    figure("xLoad", "presses right of the middle", Unit.MILLIMETRE, -60, 60, "");
+    figure("yLoad", "presses above the middle", Unit.MILLIMETRE, -60, 60, "");
+    figure("mount.travelMillimetres", "bracket can still come down", Unit.MILLIMETRE, 0, 30, "?");
+    figure("mount.squeezeMillimetres", "springs pressed together", Unit.MILLIMETRE, 0, 30, "?");
+    figure("mount.springNewtonsPerMillimetre", "rate of a spring, N/mm", Unit.COUNT, 0.1, 500, "?");
+    figure("mount.screws", "screws", Unit.COUNT, 1, 12, "?");
+    figure("mount.threadMillimetres", "thread's diameter", Unit.MILLIMETRE, 1, 8, "?");
+    figure(
+        "mount.engagedMillimetres", "thread engaged with the lid on", Unit.MILLIMETRE, 0, 30, "?");
+    soft.setId("mount-soft");
+    soft.disableProperty().bind(model.readOnlyProperty());
+    soft.setOnAction(
+        e ->
+            model.edit(
+                "thread's metal",
+                job -> new RecordPath("heights.mount.softThread").with(job, soft.isSelected())));
+    grid.add(soft, 1, rows);
+    getChildren().addAll(Labels.line("Lid, cooler and screws", "question"), answers, grid);
+    answers.setId("lid-answers");
+  }
+
+  private void reading(String path, String words, Function<Heights, Reading> read) {
+    ReadingBox box =
+        new ReadingBox(
+            model,
+            "height-" + path,
+            words,
+            job -> read.apply(job.heights()),
+            (job, r) -> new RecordPath("heights." + path).with(job, r));
+    readings.add(box);
+    add(words, box);
+  }
+
+  private void figure(
+      String path, String words, Unit unit, double low, double high, String prompt) {
+    RecordPath place = new RecordPath("heights." + path);
+    boolean optional = path.startsWith("mount");
+    FigureBox box =
+        new FigureBox(
+            model,
+            "height-" + path.replace('.', '-'),
+            new FigureBox.Spec(words, unit, low, high, optional),
+            6,
+            job -> figure(place, job),
+            (job, v) -> write(job, path, place, v));
+    box.setPromptText(prompt.equals("?") ? "not known" : prompt);
+    figures.add(box);
+    HBox both = new HBox(6, box, box.unit());
+    both.setAlignment(Pos.CENTER_LEFT);
+    add(words, both);
+  }
+
+  private static Double figure(RecordPath place, Job job) {
+    Object value = place.get(job);
+    return value == null ? null : ((Number) value).doubleValue();
+  }
+
+  private static Job write(Job job, String path, RecordPath place, Double value) {
+    if (path.equals("mount.screws")) {
+      Mount m = job.heights().mount();
+      return new RecordPath("heights.mount")
+          .with(
+              job,
+              new Mount(
+                  m.travelMillimetres(),
+                  value == null ? null : (int) Math.round(value),
+                  m.springNewtonsPerMillimetre(),
+                  m.squeezeMillimetres(),
+                  m.threadMillimetres(),
+                  m.engagedMillimetres(),
+                  m.softThread()));
+    }
+    return place.with(job, value);
+  }
+
+  private void add(String words, javafx.scene.Node box) {
+    Label label = Labels.line(words);
+    grid.add(label, 0, rows);
+    grid.add(box, 1, rows);
+    GridPane.setValignment(label, javafx.geometry.VPos.CENTER);
+    rows++;
+  }
+
+  void refresh() {
+    Notation notation = model.notationProperty().get();
+    readings.forEach(ReadingBox::refresh);
+    figures.forEach(FigureBox::refresh);
+    soft.setSelected(model.jobProperty().get().heights().mount().softThread());
+    grid.setAlignment(Pos.TOP_LEFT);
+    grid.setAccessibleHelp(notation.symbol(Unit.MILLIMETRE));
+  }
+
+  void refresh(MeasureModel.Shown now) {
+    answers.getChildren().clear();
+    if (now.lid().isEmpty()) {
+      answers
+          .getChildren()
+          .add(
+              Labels.wrapped(
+                  "Read the depth of the lid's hollow and the glue line to see what the lid leaves"
+                      + " over the die; read the lid's top to see how much lower the cooler must"
+                      + " come without it.",
+                  "hint"));
+    }
+    int i = 0;
+    for (Finding finding : now.lid()) {
+      AnswerPane pane = new AnswerPane("", "lid-answer-" + i++);
+      pane.lookup("#lid-answer-" + (i - 1)).getStyleClass().setAll("label", "strong");
+      pane.getChildren().remove(0);
+      pane.show(finding, List.of(), model.notationProperty().get());
+      answers.getChildren().add(pane);
+    }
+    now.screws().forEach(s -> answers.getChildren().add(Labels.wrapped(s, "reason")));
+  }
+}

@@ -1,0 +1,136 @@
+package dev.ambershim.desktop.stage.measure;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.measure.FitPicture;
+import dev.ambershim.desktop.model.Bell;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Desk;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.StageView;
+import java.nio.file.Path;
+import javafx.scene.Node;
+import javafx.scene.layout.VBox;
+
+/**
+ * What touches first; how the plate rests; the heights; how flat each face is; what lid and cooler
+ * leave; the sheet to cut.
+ */
+public final class MeasureView implements StageView {
+  private final JobModel shell;
+  private final MeasureModel model;
+  private final GaugeSession session;
+  private final AnswerPane answer = new AnswerPane(Stage.MEASURE.question(), "measure-answer");
+  private final PictureView picture = new PictureView();
+  private final TopRows tops;
+  private final FacePanel face;
+  private final LidPanel lid;
+  private final ShimPanel shim;
+  private final VBox node;
+
+  /** A view of the model's job. */
+  public MeasureView(JobModel shell, Desk window, Bell tick) {
+    this.shell = shell;
+    model = new MeasureModel(shell);
+    session = new GaugeSession(shell, tick);
+    tops = new TopRows(shell);
+    GaugePanel gauge = new GaugePanel(shell, session);
+    gauge.awaiting(Unit.MILLIMETRE);
+    face = new FacePanel(shell, window, model, session, gauge);
+    lid = new LidPanel(shell);
+    shim = new ShimPanel(shell, window);
+    answer.lookup("#measure-answer").getStyleClass().add("long");
+    picture.setId("fit-picture");
+    picture.setMinHeight(240);
+    VBox heights = new VBox(tops);
+    heights.getStyleClass().add("panel");
+    VBox drawn = new VBox(picture);
+    drawn.getStyleClass().add("panel");
+    node =
+        new VBox(
+            answer,
+            drawn,
+            gauge,
+            heights,
+            face,
+            lid,
+            shim,
+            Labels.wrapped(
+                "Unplug and discharge before you measure on the board, and lay the indicator's tip"
+                    + " down softly: silicon chips at its edges.",
+                "hint"));
+    node.getStyleClass().add("stage");
+    model.shownProperty().addListener((o, was, is) -> show());
+    shell.jobProperty().addListener((o, was, is) -> boxes());
+    shell.notationProperty().addListener((o, was, is) -> boxes());
+    shell.themeProperty().addListener((o, was, is) -> show());
+    boxes();
+    show();
+  }
+
+  private void boxes() {
+    if (shell.jobProperty().get() != null) {
+      tops.refresh();
+      lid.refresh();
+      shim.refresh();
+    }
+  }
+
+  private void show() {
+    MeasureModel.Shown now = model.shownProperty().get();
+    if (now == null || shell.jobProperty().get() == null) {
+      answer.show("Working out what touches first…");
+      return;
+    }
+    Notation notation = shell.notationProperty().get();
+    Job job = now.job();
+    answer.show(now.first(), now.notes(), notation);
+    double height = FitPicture.height(now.fit().rows().size());
+    picture.setMinHeight(height);
+    picture.setPrefHeight(height);
+    picture.show(
+        (w, h) ->
+            FitPicture.of(
+                now.fit(),
+                job.chip(),
+                job.heights().xLoad(),
+                job.heights().yLoad(),
+                notation,
+                w,
+                h),
+        shell.themeProperty().get().dark());
+    tops.derived(now.fit());
+    face.refresh(now);
+    lid.refresh(now);
+    shim.refresh(now);
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+
+  @Override
+  public void toggleWorking() {
+    answer.toggleWorking();
+  }
+
+  @Override
+  public boolean takes(Path file) {
+    return face.takes(file);
+  }
+
+  @Override
+  public void nudge(int by) {
+    model.faceProperty().set(model.faceProperty().get().further(by));
+  }
+
+  @Override
+  public void accept() {
+    session.touch();
+  }
+}

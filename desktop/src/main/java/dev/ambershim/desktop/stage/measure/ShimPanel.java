@@ -1,0 +1,164 @@
+package dev.ambershim.desktop.stage.measure;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.RecordPath;
+import dev.ambershim.core.physics.fit.ShimTerms;
+import dev.ambershim.core.physics.fit.ShimTerms.Sheet;
+import dev.ambershim.core.stage.measure.ShimOutline;
+import dev.ambershim.core.stage.measure.ShimPicture;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Desk;
+import dev.ambershim.desktop.widget.FigureBox;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.PickBar;
+import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.logbook.formats.OutlineFiles;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The sheet to cut: shim, mask or stencil, what is wrong with it, and the file for the cutter. */
+final class ShimPanel extends VBox {
+  private static final double HEIGHT = 300;
+
+  private final JobModel model;
+  private final AnswerPane answer = new AnswerPane("What must be cut?", "shim-answer");
+  private final PictureView picture = new PictureView();
+  private final PickBar<Sheet> sheets;
+  private final List<FigureBox> figures = new ArrayList<>();
+  private final GridPane grid = new GridPane();
+  private final Button write = new Button("Write for the cutter (SVG, DXF, PDF)");
+  private MeasureModel.Shown shown;
+
+  ShimPanel(JobModel model, Desk shell) {
+    super(8);
+    this.model = model;
+    getStyleClass().add("panel");
+    answer.lookup("#shim-answer").getStyleClass().setAll("label", "strong");
+    picture.setId("shim-picture");
+    picture.setMinHeight(HEIGHT);
+    picture.setPrefHeight(HEIGHT);
+    picture.setPrefWidth(HEIGHT);
+    sheets =
+        new PickBar<>(
+            List.of(Sheet.values()),
+            Sheet::words,
+            t -> "sheet-" + t.name(),
+            sheet ->
+                model.edit(
+                    "sheet: " + sheet.words(),
+                    job -> new RecordPath("shim.sheet").with(job, sheet)));
+    figure("dieClearanceMillimetres", "clear of the die", Unit.MILLIMETRE, 0, 5);
+    figure("partClearanceMillimetres", "clear of parts", Unit.MILLIMETRE, 0, 5);
+    figure("insetMillimetres", "inside the substrate's edge", Unit.MILLIMETRE, 0, 20);
+    figure("cornerMillimetres", "corner radius", Unit.MILLIMETRE, 0, 5);
+    figure("kerfMillimetres", "kerf of the cut", Unit.MILLIMETRE, 0, 2);
+    figure("webMillimetres", "least width of a bridge", Unit.MILLIMETRE, 0.1, 10);
+    figure("rimMicrometres", "raised edge", Unit.MICROMETRE, 0, 300);
+    figure("foilMicrometres", "foil", Unit.MICROMETRE, 10, 3000);
+    grid.setHgap(10);
+    grid.setVgap(5);
+    write.setId("write-shim");
+    write.setOnAction(
+        e ->
+            shell
+                .files()
+                .outlineTarget(model.jobProperty().get().shim().sheet().words())
+                .ifPresent(this::write));
+    HBox.setHgrow(picture, Priority.ALWAYS);
+    HBox middle = new HBox(10, picture, grid);
+    middle.setAlignment(Pos.TOP_LEFT);
+    getChildren()
+        .addAll(
+            sheets,
+            answer,
+            middle,
+            Labels.wrapped(
+                "Cut it on scrap first and lay it on the chip. Laser fumes of plastics are harmful:"
+                    + " cut with extraction, by the machine's own rules.",
+                "hint"),
+            write);
+  }
+
+  private void figure(String path, String words, Unit unit, double low, double high) {
+    RecordPath place = new RecordPath("shim." + path);
+    FigureBox box =
+        new FigureBox(
+            model,
+            "shim-" + path,
+            new FigureBox.Spec(words, unit, low, high, true),
+            6,
+            job -> (Double) place.get(job),
+            (job, v) -> place.with(job, v));
+    box.setPromptText(path.equals("foilMicrometres") ? "the best" : "usual");
+    grid.add(Labels.line(words), 0, figures.size());
+    grid.add(box, 1, figures.size());
+    grid.add(box.unit(), 2, figures.size());
+    figures.add(box);
+  }
+
+  private void write(Path file) {
+    if (shown == null || shown.sheet().isEmpty()) {
+      return;
+    }
+    ShimOutline outline = shown.sheet().get();
+    ShimTerms terms = shown.job().shim();
+    String title = terms.sheet().words() + ", " + shown.job().chip().name();
+    model
+        .work()
+        .submit(
+            "writing " + file.getFileName(),
+            progress -> {
+              OutlineFiles.write(file, title, outline.rings());
+              return file;
+            },
+            done ->
+                model.say(
+                    "Written: "
+                        + done.getFileName()
+                        + (outline.flaws().isEmpty()
+                            ? "."
+                            : ", though " + outline.flaws().size() + " flaws are not mended.")));
+  }
+
+  void refresh() {
+    figures.forEach(FigureBox::refresh);
+    sheets.show(model.jobProperty().get().shim().sheet());
+  }
+
+  void refresh(MeasureModel.Shown now) {
+    shown = now;
+    write.setDisable(now.sheet().isEmpty());
+    picture.setVisible(now.sheet().isPresent());
+    if (now.sheet().isEmpty()) {
+      answer.show(now.sheetProblem());
+      return;
+    }
+    ShimOutline outline = now.sheet().get();
+    Notation notation = model.notationProperty().get();
+    List<String> why = new ArrayList<>(outline.flaws());
+    why.addAll(outline.notes());
+    String sheet = now.job().shim().sheet().words();
+    answer.show(
+        outline.flaws().isEmpty()
+            ? "The " + sheet + " can be cut as drawn."
+            : "The "
+                + sheet
+                + " cannot be cut like this: "
+                + outline.flaws().size()
+                + (outline.flaws().size() == 1 ? " flaw." : " flaws."),
+        why);
+    picture.show(
+        (w, h) ->
+            ShimPicture.of(outline, now.job().chip(), now.job().heights().tops(), notation, w, h),
+        model.themeProperty().get().dark());
+  }
+}

@@ -1,0 +1,304 @@
+package dev.ambershim.desktop.stage.measure;
+
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.physics.fit.Heights;
+import dev.ambershim.core.physics.fit.Reading;
+import dev.ambershim.core.physics.fit.Top;
+import dev.ambershim.core.physics.fit.TopKind;
+import dev.ambershim.core.stage.measure.FitAnswer;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.FigureBox;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Picks;
+import dev.ambershim.desktop.widget.ReadingBox;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** Every top that the cooler could touch: readings, and beneath them what it is and where. */
+final class TopRows extends VBox {
+  private final JobModel model;
+  private final VBox rows = new VBox(7);
+  private final List<Row> built = new ArrayList<>();
+  private final TextField name = new TextField();
+  private final Button usual = new Button("Begin with what usually stands there");
+  private List<String> shape = List.of();
+
+  /** One top's nodes. */
+  private record Row(ReadingBox reading, List<FigureBox> figures, Label derived, Label working) {}
+
+  TopRows(JobModel model) {
+    super(8);
+    this.model = model;
+    name.setId("new-top");
+    name.setPromptText("another top");
+    name.setPrefColumnCount(12);
+    name.setOnAction(e -> add());
+    Button add = new Button("Add");
+    add.setId("add-top");
+    add.disableProperty().bind(model.readOnlyProperty());
+    add.setOnAction(e -> add());
+    usual.setId("usual-tops");
+    usual.disableProperty().bind(model.readOnlyProperty());
+    usual.setOnAction(
+        e ->
+            model.edit(
+                "usual tops",
+                job -> job.withHeights(job.heights().withTops(Heights.usual(job.chip())))));
+    HBox foot = new HBox(6, name, add, usual);
+    foot.setAlignment(Pos.CENTER_LEFT);
+    getChildren()
+        .addAll(
+            Labels.line("Heights of what the cooler could touch", "strong"),
+            Labels.wrapped(
+                "Read each two or three times, with blanks between. Places count from the chip's"
+                    + " middle: right, above, width, depth.",
+                "hint"),
+            rows,
+            foot);
+  }
+
+  private void add() {
+    String typed = name.getText().strip();
+    if (typed.isEmpty()) {
+      return;
+    }
+    name.clear();
+    edit(
+        "top: " + typed,
+        tops -> {
+          List<Top> all = new ArrayList<>(tops);
+          all.add(new Top(typed, TopKind.PART, 0, 0, 0, 0, false, Reading.NONE));
+          return all;
+        });
+  }
+
+  private void edit(String what, UnaryOperator<List<Top>> change) {
+    model.edit(
+        what, job -> job.withHeights(job.heights().withTops(change.apply(job.heights().tops()))));
+  }
+
+  private void edit(int index, String what, UnaryOperator<Top> change) {
+    model.edit(
+        what,
+        job ->
+            job.withHeights(
+                job.heights().withTop(index, change.apply(job.heights().tops().get(index)))));
+  }
+
+  /**
+   * Shows the job's tops; boxes stay while only figures change, so that nobody loses their place.
+   */
+  void refresh() {
+    Job job = model.jobProperty().get();
+    List<Top> tops = job.heights().tops();
+    usual.setVisible(tops.isEmpty());
+    usual.setManaged(tops.isEmpty());
+    List<String> now =
+        tops.stream().map(t -> t.name() + "|" + t.kind() + "|" + t.overBoard()).toList();
+    if (!now.equals(shape)) {
+      shape = now;
+      built.clear();
+      rows.getChildren().clear();
+      for (int i = 0; i < tops.size(); i++) {
+        rows.getChildren().add(row(tops.get(i), i));
+      }
+    }
+    for (Row row : built) {
+      row.reading().refresh();
+      row.figures().forEach(FigureBox::refresh);
+    }
+  }
+
+  /** Shows what the heights are over the substrate. */
+  void derived(FitAnswer fit) {
+    List<Top> tops = model.jobProperty().get().heights().tops();
+    for (int i = 0; i < built.size() && i < tops.size(); i++) {
+      String top = tops.get(i).name();
+      Optional<FitAnswer.Row> row =
+          fit.rows().stream().filter(r -> r.top().name().equals(top)).findFirst();
+      built
+          .get(i)
+          .derived()
+          .setText(
+              row.map(this::words).orElse(fit.outside().contains(top) ? "beyond the plate" : ""));
+      Label working = built.get(i).working();
+      working.setText(
+          row.filter(r -> r.top().overBoard())
+              .map(r -> "over the substrate: " + r.working())
+              .orElse(""));
+      working.setVisible(!working.getText().isEmpty());
+      working.setManaged(!working.getText().isEmpty());
+    }
+  }
+
+  private String words(FitAnswer.Row row) {
+    double u = 2 * row.height().standardMillimetres();
+    String value =
+        model
+                .notationProperty()
+                .get()
+                .fixed(
+                    model.notationProperty().get().shown(row.height().nominal(), Unit.MILLIMETRE),
+                    3)
+            + " ± "
+            + model
+                .notationProperty()
+                .get()
+                .fixed(model.notationProperty().get().shown(u, Unit.MILLIMETRE), 3);
+    return value;
+  }
+
+  private Node row(Top top, int index) {
+    Label title = Labels.line(top.name(), "strong");
+    title.setMinWidth(120);
+    title.setPrefWidth(120);
+    ReadingBox reading =
+        new ReadingBox(
+            model,
+            "top-" + index,
+            top.name(),
+            job -> job.heights().tops().get(index).height(),
+            (job, r) ->
+                job.withHeights(
+                    job.heights().withTop(index, job.heights().tops().get(index).withHeight(r))));
+    Label derived = Labels.line("", "quiet");
+    derived.setId("top-" + index + "-height");
+    derived.setMinWidth(0);
+    HBox.setHgrow(derived, Priority.ALWAYS);
+    HBox first = new HBox(8, title, reading, derived);
+    first.setAlignment(Pos.CENTER_LEFT);
+    List<FigureBox> figures =
+        List.of(
+            place(index, "right of the middle", 0),
+            place(index, "above the middle", 1),
+            place(index, "width", 2),
+            place(index, "depth", 3));
+    Button remove = new Button("Remove");
+    remove.setId("remove-top-" + index);
+    remove.getStyleClass().add("small");
+    remove.disableProperty().bind(model.readOnlyProperty());
+    remove.setOnAction(
+        e ->
+            edit(
+                "remove " + top.name(),
+                tops -> {
+                  List<Top> all = new ArrayList<>(tops);
+                  all.remove(index);
+                  return all;
+                }));
+    FlowPane second =
+        new FlowPane(6, 4, kind(top, index), over(top, index), Labels.line("at", "quiet"));
+    second.getChildren().addAll(figures.subList(0, 2));
+    second.getChildren().add(Labels.line("size", "quiet"));
+    second.getChildren().addAll(figures.subList(2, 4));
+    second.getChildren().add(remove);
+    Label working = Labels.line("", "hint");
+    built.add(new Row(reading, figures, derived, working));
+    return new VBox(3, first, second, working);
+  }
+
+  private FigureBox place(int index, String words, int which) {
+    Function<Top, Double> read =
+        t ->
+            which == 0
+                ? t.xMillimetres()
+                : which == 1
+                    ? t.yMillimetres()
+                    : which == 2 ? t.widthMillimetres() : t.depthMillimetres();
+    BiFunction<Top, Double, Top> write =
+        (t, v) ->
+            new Top(
+                t.name(),
+                t.kind(),
+                which == 0 ? v : t.xMillimetres(),
+                which == 1 ? v : t.yMillimetres(),
+                which == 2 ? v : t.widthMillimetres(),
+                which == 3 ? v : t.depthMillimetres(),
+                t.overBoard(),
+                t.height());
+    FigureBox box =
+        new FigureBox(
+            model,
+            "top-" + index + "-" + List.of("x", "y", "w", "d").get(which),
+            new FigureBox.Spec(words, Unit.MILLIMETRE, which < 2 ? -150 : 0, 150, false),
+            3,
+            job -> read.apply(job.heights().tops().get(index)),
+            (job, v) ->
+                job.withHeights(
+                    job.heights().withTop(index, write.apply(job.heights().tops().get(index), v))));
+    box.setPrefWidth(58);
+    box.setStyle("-fx-padding: 4 6 4 6;");
+    return box;
+  }
+
+  private Node kind(Top top, int index) {
+    return Picks.onDemand(
+        top.kind().words(),
+        "top-" + index + "-kind",
+        model.readOnly(),
+        () -> {
+          ComboBox<String> pick = new ComboBox<>();
+          pick.getItems().setAll(Arrays.stream(TopKind.values()).map(TopKind::words).toList());
+          pick.setValue(top.kind().words());
+          Picks.follow(
+              pick,
+              words ->
+                  edit(
+                      index,
+                      top.name() + " is",
+                      t ->
+                          new Top(
+                              t.name(),
+                              Arrays.stream(TopKind.values())
+                                  .filter(k -> k.words().equals(words))
+                                  .findFirst()
+                                  .orElseThrow(),
+                              t.xMillimetres(),
+                              t.yMillimetres(),
+                              t.widthMillimetres(),
+                              t.depthMillimetres(),
+                              t.overBoard(),
+                              t.height())));
+          return pick;
+        });
+  }
+
+  private Node over(Top top, int index) {
+    Button over = new Button(top.overBoard() ? "over the mainboard" : "over the substrate");
+    over.setId("top-" + index + "-over");
+    over.getStyleClass().add("small");
+    over.disableProperty().bind(model.readOnlyProperty());
+    over.setOnAction(
+        e ->
+            edit(
+                index,
+                top.name() + ", read over",
+                t ->
+                    new Top(
+                        t.name(),
+                        t.kind(),
+                        t.xMillimetres(),
+                        t.yMillimetres(),
+                        t.widthMillimetres(),
+                        t.depthMillimetres(),
+                        !t.overBoard(),
+                        t.height())));
+    return over;
+  }
+}

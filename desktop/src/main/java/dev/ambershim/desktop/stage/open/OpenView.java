@@ -1,0 +1,158 @@
+package dev.ambershim.desktop.stage.open;
+
+import dev.ambershim.core.plan.Schedule;
+import dev.ambershim.core.stage.Lesson;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.open.SchedulePicture;
+import dev.ambershim.core.stage.open.ScheduleWords;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Outlook;
+import dev.ambershim.desktop.model.WorkModel;
+import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Desk;
+import dev.ambershim.desktop.widget.Frames;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Later;
+import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.StageView;
+import dev.ambershim.desktop.widget.StepList;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** When the work is done, the course of the hours, the steps; then hours, ways and kit. */
+public final class OpenView implements StageView {
+  private final JobModel model;
+  private final Desk shell;
+  private final WorkModel bench;
+  private final AnswerPane answer = new AnswerPane(Stage.OPEN.question(), "open-answer");
+  private final PictureView hours = new PictureView();
+  private final VBox hoursPanel = new VBox(hours);
+  private final StepList steps;
+  private HoursPanel when;
+  private WaysPanel ways;
+  private KitPanel kit;
+  private final VBox lessons = new VBox(3);
+  private final VBox node;
+
+  /** A view of the model's job. */
+  public OpenView(JobModel model, Desk shell) {
+    this.model = model;
+    this.shell = shell;
+    bench = model.workbench();
+    answer.lookup("#open-answer").getStyleClass().add("long");
+    hours.setId("open-hours");
+    hoursPanel.getStyleClass().add("panel");
+    steps = new StepList(model, "open-steps");
+    lessons.getStyleClass().add("panel");
+    lessons.setId("open-lessons");
+    hours.onPick(steps::pick);
+    HBox foot = new HBox(10);
+    foot.setMinHeight(34);
+    foot.setAlignment(Pos.CENTER_LEFT);
+    Later.afterOpening(model, () -> foot.getChildren().addAll(buttons()));
+    node = new VBox(answer, foot, hoursPanel, steps);
+    node.getStyleClass().add("stage");
+    bench.outlookProperty().addListener((o, was, is) -> refresh());
+    model.themeProperty().addListener((o, was, is) -> refresh());
+    model.notationProperty().addListener((o, was, is) -> refresh());
+    bench.watch();
+    refresh();
+    Later.belowTheFold(model, this::addInputs);
+  }
+
+  /** What the plan rests on follows a few frames later, one panel a frame. */
+  private void addInputs() {
+    when = new HoursPanel(model);
+    node.getChildren().add(when);
+    refresh();
+    Frames.later(
+        2,
+        () -> {
+          ways = new WaysPanel(model);
+          node.getChildren().add(ways);
+          refresh();
+          Frames.later(
+              2,
+              () -> {
+                kit = new KitPanel(model);
+                node.getChildren().addAll(kit, lessons);
+                refresh();
+              });
+        });
+  }
+
+  private List<Node> buttons() {
+    Button go = new Button("At the bench  F2");
+    go.setId("go-to-bench");
+    go.getStyleClass().add("next");
+    go.setOnAction(e -> shell.toggleBench());
+    Button calendar = new Button("Calendar…");
+    calendar.setId("write-calendar");
+    calendar.setOnAction(e -> shell.files().calendarTarget().ifPresent(bench::writeCalendar));
+    Button card = new Button("Card…");
+    card.setId("write-card");
+    card.setOnAction(e -> shell.files().cardTarget().ifPresent(bench::writeCard));
+    return List.of(go, calendar, card);
+  }
+
+  private void refresh() {
+    Outlook now = bench.outlookProperty().get();
+    if (now == null) {
+      answer.show("Planning the work…");
+      return;
+    }
+    ScheduleWords words = new ScheduleWords(model.notationProperty().get(), bench.zone());
+    String option = now.plan().work().option().words();
+    if (now.schedule().isPresent()) {
+      Schedule schedule = now.schedule().get();
+      List<String> reasons = new ArrayList<>();
+      reasons.add("Planned: " + option + ". Another option is planned in Weigh (Ctrl+1).");
+      reasons.addAll(words.reasons(schedule));
+      answer.show(words.sentence(now.plan(), now.job().work(), schedule), reasons);
+      double height = SchedulePicture.height(schedule);
+      hours.setMinHeight(height);
+      hours.setPrefHeight(height);
+      hours.show(
+          (w, h) ->
+              SchedulePicture.of(schedule, model.notationProperty().get(), bench.zone(), w, h),
+          model.themeProperty().get().dark());
+    } else {
+      answer.show(
+          now.problem()
+              .map(p -> p.getMessage())
+              .orElse("All is done: " + option + ". Prove it (Ctrl+9)."));
+    }
+    hoursPanel.setVisible(now.schedule().isPresent());
+    hoursPanel.setManaged(now.schedule().isPresent());
+    steps.show(now, step -> true);
+    if (when != null) {
+      when.show(now.job().work());
+    }
+    if (ways != null) {
+      ways.show(now);
+    }
+    if (kit != null) {
+      kit.show(now);
+      lessons(now.lessons());
+    }
+  }
+
+  private void lessons(List<Lesson> all) {
+    lessons.setVisible(!all.isEmpty());
+    lessons.setManaged(!all.isEmpty());
+    lessons.getChildren().setAll(Labels.line("Lessons of your jobs", "strong"));
+    for (Lesson lesson : all) {
+      lessons.getChildren().add(Labels.wrapped(lesson.title() + ": " + lesson.words(), "reason"));
+    }
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+}

@@ -1,0 +1,452 @@
+package dev.ambershim.desktop.stage.steps;
+
+import dev.ambershim.core.picture.StepPicture;
+import dev.ambershim.core.plan.Evidence;
+import dev.ambershim.core.plan.Hold;
+import dev.ambershim.core.plan.PlanStep;
+import dev.ambershim.core.plan.StepEntry;
+import dev.ambershim.core.plan.Trouble;
+import dev.ambershim.core.stage.Lesson;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Ticking;
+import dev.ambershim.desktop.stage.steps.EntryLine.Question;
+import dev.ambershim.desktop.stage.steps.StepKeys.Action;
+import dev.ambershim.desktop.stage.steps.StepsModel.Shown;
+import dev.ambershim.desktop.widget.Camera;
+import dev.ambershim.desktop.widget.Desk;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.StepsScreen;
+import dev.ambershim.desktop.widget.Thumbnails;
+import dev.ambershim.desktop.widget.TimerChips;
+import java.io.File;
+import java.util.List;
+import java.util.Optional;
+import javafx.collections.ListChangeListener;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.image.Image;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/**
+ * One step in very large type with its caution and its check, the picture where one helps, the
+ * timers, and what comes next. Everything has a key; sizes follow the window.
+ */
+public final class StepsView implements StepsScreen {
+  private static final double USUAL_WIDTH = 1280;
+  private static final double USUAL_HEIGHT = 800;
+
+  /** Body type at the usual size, pixels; everything else is reckoned from it. */
+  static final double BODY = 28;
+
+  private static final String KEYS = "benchKeys";
+
+  private final JobModel shell;
+  private final Desk window;
+  private final StepsModel model;
+  private final BorderPane root = new BorderPane();
+  private final Label place = Labels.line("", "bench-quiet");
+  private final Label end = Labels.line("", "bench-quiet");
+  private final Label title = Labels.wrapped("", "bench-title");
+  private final Label action = Labels.wrapped("", "bench-body");
+  private final Label caution = Labels.wrapped("", "bench-caution");
+  private final Label check = Labels.wrapped("", "bench-check");
+  private final Label state = Labels.wrapped("", "bench-state");
+  private final Label next = Labels.line("", "bench-quiet");
+  private final Label keyLine = Labels.wrapped("", "bench-keys");
+  private final VBox why = new VBox();
+  private final PictureView sketch = new PictureView();
+  private final Thumbnails photos;
+  private final VBox side = new VBox(14);
+  private final EntryLine entry = new EntryLine(root::requestFocus);
+  private StepKeys keys = StepKeys.USUAL;
+  private String initials = "";
+  private String stepShown = "";
+  private boolean acting;
+
+  /** The bench of a window. */
+  public StepsView(JobModel shell, Desk window) {
+    this.shell = shell;
+    this.window = window;
+    model = new StepsModel(shell);
+    photos = new Thumbnails(shell.workbench(), 110);
+    root.getStyleClass().add("bench");
+    root.setId("bench");
+    root.setFocusTraversable(true);
+    name();
+    sketch.setPrefSize(430, 430);
+    sketch.setMinSize(300, 260);
+    side.getChildren().addAll(sketch, photos);
+    side.setMinWidth(430);
+    side.setMaxWidth(470);
+    HBox head = new HBox(place, Labels.spring(), end);
+    why.getStyleClass().add("bench-why");
+    VBox words = new VBox(title, action, caution, check, state, entry, why);
+    words.getStyleClass().add("bench-words");
+    ScrollPane scroll = new ScrollPane(words);
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    HBox middle = new HBox(28, scroll, side);
+    middle.setAlignment(Pos.TOP_LEFT);
+    HBox.setHgrow(scroll, Priority.ALWAYS);
+    TimerChips timers = new TimerChips(shell.workbench().timers(), "bench-timer");
+    VBox foot = new VBox(6, timers, next, keyLine);
+    root.setTop(head);
+    root.setCenter(middle);
+    root.setBottom(foot);
+    root.widthProperty().addListener((o, was, is) -> size());
+    root.heightProperty().addListener((o, was, is) -> size());
+    // The letter of a key that opened the line must not be the first letter in it.
+    root.addEventFilter(
+        KeyEvent.KEY_TYPED,
+        e -> {
+          if (acting) {
+            e.consume();
+          }
+        });
+    root.addEventFilter(KeyEvent.KEY_RELEASED, e -> acting = false);
+    root.setOnDragOver(StepsView::hanging);
+    root.setOnDragDropped(this::dropped);
+    root.setOnMousePressed(e -> root.requestFocus());
+    model.shownProperty().addListener((o, was, is) -> refresh());
+    model.saidProperty().addListener((o, was, is) -> refreshState());
+    model.expectedProperty().addListener((o, was, is) -> refresh());
+    shell
+        .workbench()
+        .timers()
+        .ticking()
+        .addListener((ListChangeListener<Ticking>) c -> refreshState());
+    shell.themeProperty().addListener((o, was, is) -> refresh());
+  }
+
+  private void name() {
+    place.setId("bench-place");
+    end.setId("bench-end");
+    title.setId("bench-title");
+    action.setId("bench-action");
+    caution.setId("bench-caution");
+    check.setId("bench-check");
+    state.setId("bench-state");
+    next.setId("bench-next");
+    why.setId("bench-why");
+    sketch.setId("bench-sketch");
+  }
+
+  private void size() {
+    double scale = Math.min(root.getWidth() / USUAL_WIDTH, root.getHeight() / USUAL_HEIGHT);
+    root.setStyle("-fx-font-size: " + Math.round(BODY * Math.max(0.75, scale)) + "px;");
+  }
+
+  @Override
+  public Node node() {
+    return root;
+  }
+
+  @Override
+  public void enter() {
+    shell
+        .workbench()
+        .setting(
+            KEYS,
+            text -> {
+              keys = StepKeys.of(text);
+              refresh();
+            });
+    shell.workbench().setting("initials", text -> initials = text);
+    model.enter();
+    show(why, false);
+    refresh();
+    root.requestFocus();
+  }
+
+  @Override
+  public void leave() {
+    entry.close();
+    model.leave();
+  }
+
+  private static void show(Node node, boolean on) {
+    node.setVisible(on);
+    node.setManaged(on);
+  }
+
+  private static void words(Label label, String text) {
+    label.setText(text);
+    show(label, !text.isEmpty());
+  }
+
+  private void refresh() {
+    Shown now = model.shownProperty().get();
+    if (now == null) {
+      return;
+    }
+    PlanStep step = now.step();
+    if (!stepShown.equals(step.id())) {
+      stepShown = step.id();
+      entry.close();
+      show(why, false);
+    }
+    place.setText(
+        now.finished()
+            ? "All " + now.plan().steps().size() + " steps are done"
+            : "Step "
+                + (now.plan().indexOf(step.id()) + 1)
+                + " of "
+                + now.plan().steps().size()
+                + " · "
+                + step.phase().words()
+                + " · "
+                + now.done()
+                + " done");
+    end.setText(now.end().isEmpty() ? "" : "through on " + now.end());
+    title.setText(now.finished() && now.entry().done() ? "All is done." : step.title());
+    action.setText(step.action());
+    words(caution, step.caution().map(c -> "Caution. " + c.words()).orElse(""));
+    words(check, check(now));
+    next.setText(now.next().isEmpty() ? "This is the last step." : "Next: " + now.next());
+    step.sketch()
+        .ifPresent(
+            s ->
+                sketch.show(
+                    (w, h) -> StepPicture.of(s, now.plan().work(), w, h),
+                    shell.themeProperty().get().dark()));
+    show(sketch, step.sketch().isPresent());
+    photos.show(now.entry().photos());
+    show(side, step.sketch().isPresent() || !now.entry().photos().isEmpty());
+    if (why.isVisible()) {
+      fillWhy(now);
+    }
+    keyLine.setText(keyLine(now));
+    refreshState();
+  }
+
+  /** The check with what was given for it. */
+  private static String check(Shown now) {
+    StepEntry entry = now.entry();
+    Optional<Hold> hold = now.step().hold();
+    if (hold.isEmpty()) {
+      return now.step().record().isEmpty() ? "" : "Write down: " + now.step().record() + ".";
+    }
+    String given =
+        !entry.overridden().isEmpty()
+            ? "passed without, because: " + entry.overridden()
+            : !entry.passes(hold.get())
+                ? ""
+                : switch (hold.get().evidence()) {
+                  case TICK -> "yes, " + entry.initials();
+                  case READING -> hold.get().reading() + ": " + entry.reading();
+                  case PHOTO -> "photo kept";
+                };
+    return (given.isEmpty() ? "■ " : "✓ ")
+        + hold.get().check()
+        + (given.isEmpty() ? "" : "  " + given);
+  }
+
+  private void refreshState() {
+    Shown now = model.shownProperty().get();
+    if (now == null) {
+      return;
+    }
+    // What holds the step up comes before what was said last.
+    String said = model.waiting().orElse(model.saidProperty().get());
+    if (said.isEmpty() && now.entry().done()) {
+      said =
+          "Done. "
+              + keys.name(Action.NEXT)
+              + " goes on, "
+              + keys.name(Action.REOPEN)
+              + " opens it again.";
+    }
+    if (said.isEmpty()) {
+      said = String.join(" ", model.expectedProperty().get());
+    }
+    if (said.isEmpty()) {
+      said = now.lessons().stream().findFirst().map(l -> "Last time: " + l.words()).orElse("");
+    }
+    words(state, said);
+  }
+
+  private String keyLine(Shown now) {
+    StringBuilder line = new StringBuilder();
+    for (Action action : Action.values()) {
+      boolean useful =
+          switch (action) {
+            case PASS, MISHAP, NOTE, PHOTO -> !now.entry().done();
+            case REOPEN -> now.entry().done();
+            default -> true;
+          };
+      if (useful) {
+        line.append(line.isEmpty() ? "" : "   ")
+            .append(keys.name(action))
+            .append("  ")
+            .append(action.words());
+      }
+    }
+    return line.append("   F2  leave   Ctrl+K  pick keys").toString();
+  }
+
+  private void fillWhy(Shown now) {
+    PlanStep step = now.step();
+    why.getChildren().clear();
+    addWhy("Why", step.reason());
+    addWhy("Look for", step.look());
+    model.expectedProperty().get().forEach(words -> addWhy("Expect", words));
+    for (Trouble trouble : step.wrong()) {
+      addWhy(trouble.sign(), trouble.meaning() + ". First: " + trouble.first() + ".");
+    }
+    if (!step.tools().isEmpty()) {
+      addWhy("At hand", String.join(", ", step.tools()) + ".");
+    }
+    step.passes().ifPresent(w -> addWhy("Then", w.what() + "; " + w.depends() + "."));
+    for (Lesson lesson : now.lessons()) {
+      addWhy("Last time", lesson.words());
+    }
+  }
+
+  private void addWhy(String head, String text) {
+    why.getChildren().add(Labels.wrapped(head + ": " + text, "bench-detail"));
+  }
+
+  @Override
+  public boolean key(KeyEvent event) {
+    if (model.shownProperty().get() == null) {
+      return false;
+    }
+    if (entry.open()) {
+      if (event.getCode() == KeyCode.ESCAPE) {
+        entry.close();
+        return true;
+      }
+      // What is being typed belongs to the line.
+      return false;
+    }
+    if (event.isShortcutDown()) {
+      return shortcut(event);
+    }
+    if (event.getTarget() instanceof TextInputControl || event.isAltDown()) {
+      return false;
+    }
+    Optional<Action> asked = keys.action(event.getCode());
+    acting = asked.isPresent();
+    asked.ifPresent(this::act);
+    return acting;
+  }
+
+  private boolean shortcut(KeyEvent event) {
+    if (event.getCode() == KeyCode.K) {
+      StepKeysSheet.open(
+          window,
+          keys,
+          other -> {
+            keys = other;
+            shell.workbench().keepSetting(KEYS, other.text());
+            refresh();
+          });
+      return true;
+    }
+    if (event.getCode() == KeyCode.V && Clipboard.getSystemClipboard().hasImage()) {
+      Image image = Clipboard.getSystemClipboard().getImage();
+      model.pasted(Camera.png(image));
+      return true;
+    }
+    return false;
+  }
+
+  private void act(Action asked) {
+    switch (asked) {
+      case NEXT -> goOn();
+      case BACK -> model.back();
+      case TIMER -> model.timer();
+      case PHOTO -> model.photos(window.files().photos());
+      case NOTE ->
+          entry.ask(
+              List.of(new Question("Note", model.shownProperty().get().entry().note(), true)),
+              a -> model.note(a.get(0)));
+      case WHY -> {
+        show(why, !why.isVisible());
+        fillWhy(model.shownProperty().get());
+      }
+      case MISHAP ->
+          entry.ask(
+              EntryLine.mishap(), a -> model.mishap(a.get(0), EntryLine.harm(a.get(1)), a.get(2)));
+      case PASS -> pass();
+      case REOPEN -> model.reopen();
+      case MUTE -> mute();
+    }
+  }
+
+  private void mute() {
+    boolean silent = !shell.workbench().timers().mutedProperty().get();
+    shell.workbench().timers().mute(silent);
+    model.say(silent ? "The bell is muted." : "The bell rings again.");
+  }
+
+  private void pass() {
+    if (model.barrier().isEmpty()) {
+      model.say("Nothing holds this step up.");
+      return;
+    }
+    entry.ask(
+        List.of(new Question("Why without the check? The report shows it.", "", false)),
+        a -> model.pass(a.get(0)));
+  }
+
+  /** Goes on, or asks for what is missing. */
+  private void goOn() {
+    Optional<Evidence> missing = model.missingEvidence();
+    model.next();
+    if (shell.readOnly() || missing.isEmpty()) {
+      return;
+    }
+    Hold hold = model.shownProperty().get().step().hold().orElseThrow();
+    switch (missing.get()) {
+      case TICK ->
+          entry.ask(
+              List.of(new Question("If yes, your initials:", initials, false)),
+              a -> {
+                initials = a.get(0);
+                model.initials(a.get(0));
+                model.say("");
+              });
+      case READING ->
+          entry.ask(
+              List.of(new Question("If yes, " + hold.reading() + ":", "", false)),
+              a -> {
+                model.reading(a.get(0));
+                model.say("");
+              });
+      case PHOTO ->
+          model.say(
+              "Hold point: it asks for a photo. "
+                  + keys.name(Action.PHOTO)
+                  + " picks one, Ctrl+V pastes one, or drop it here.");
+    }
+  }
+
+  private static void hanging(DragEvent e) {
+    if (e.getDragboard().hasFiles()) {
+      e.acceptTransferModes(TransferMode.COPY);
+      e.consume();
+    }
+  }
+
+  private void dropped(DragEvent e) {
+    if (e.getDragboard().hasFiles()) {
+      model.photos(e.getDragboard().getFiles().stream().map(File::toPath).toList());
+      e.setDropCompleted(true);
+      e.consume();
+    }
+  }
+}

@@ -1,0 +1,88 @@
+package dev.ambershim.desktop.stage.weigh;
+
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobFields;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Labels;
+import java.util.List;
+import java.util.function.Function;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The words about a job: its title, what chip and cooler are called, and notes. */
+final class JobWords extends VBox {
+  private final JobModel model;
+  private final TextField title = new TextField();
+  private final TextField chip = new TextField();
+  private final TextField cooler = new TextField();
+  private final TextArea notes = new TextArea();
+
+  JobWords(JobModel model) {
+    super(8);
+    this.model = model;
+    getStyleClass().add("panel");
+    notes.setId("notes");
+    notes.setPromptText("Notes on this job");
+    notes.setPrefRowCount(2);
+    notes.setWrapText(true);
+    text(title, "title", "title", "job title", Job::title);
+    text(chip, "chip-name", "chip.name", "chip name", j -> j.chip().name());
+    text(cooler, "cooler-name", "cooler.name", "cooler name", j -> j.cooler().name());
+    notes
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was) {
+                model.edit("notes", j -> JobFields.withWords(j, "notes", notes.getText()));
+              }
+            });
+    HBox row =
+        new HBox(
+            8, Labels.line("Job"), title, Labels.line("Chip"), chip, Labels.line("Cooler"), cooler);
+    row.getStyleClass().add("field-row");
+    for (TextField field : List.of(title, chip, cooler)) {
+      field.setStyle("-fx-alignment: center-left;");
+      HBox.setHgrow(field, Priority.ALWAYS);
+    }
+    getChildren().addAll(row, notes);
+  }
+
+  private void text(
+      TextField field, String id, String path, String what, Function<Job, String> read) {
+    field.setId(id);
+    field.disableProperty().bind(model.readOnlyProperty());
+    Runnable keep =
+        () -> {
+          if (!field.getText().equals(read.apply(model.jobProperty().get()))) {
+            model.edit(what, j -> JobFields.withWords(j, path, field.getText().strip()));
+          }
+        };
+    field.setOnAction(e -> keep.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was) {
+                keep.run();
+              }
+            });
+  }
+
+  void show(Job job) {
+    fill(title, job.title());
+    fill(chip, job.chip().name());
+    fill(cooler, job.cooler().name());
+    if (!notes.isFocused()) {
+      notes.setText(job.notes());
+    }
+  }
+
+  private static void fill(TextField field, String text) {
+    if (!field.isFocused()) {
+      field.setText(text);
+    }
+  }
+}

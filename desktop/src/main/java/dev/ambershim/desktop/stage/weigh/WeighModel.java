@@ -1,0 +1,283 @@
+package dev.ambershim.desktop.stage.weigh;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.physics.build.Detail;
+import dev.ambershim.core.physics.build.Response;
+import dev.ambershim.core.physics.build.Responses;
+import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.conduction.Team;
+import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.weigh.CloseUp;
+import dev.ambershim.core.stage.weigh.Option;
+import dev.ambershim.core.stage.weigh.OptionForecast;
+import dev.ambershim.core.stage.weigh.Question;
+import dev.ambershim.core.stage.weigh.WeighQuestion;
+import dev.ambershim.core.stage.weigh.Weighing;
+import dev.ambershim.core.stage.weigh.WhatIf;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Preview;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+
+/**
+ * What Weigh shows: the weighing of the job for the load that the sliders say, the option that is
+ * picked, and where the kelvin go now and with it. Reckoning runs behind the window; a newer
+ * question stops an older one.
+ */
+public final class WeighModel {
+  /**
+   * What is on screen, all of one piece.
+   *
+   * @param weighing the options
+   * @param picked the option that is looked at
+   * @param now the chip as it is
+   * @param then the chip with the option; empty if it cannot be done
+   */
+  public record Shown(
+      Weighing weighing, OptionForecast picked, Detail now, Optional<Detail> then) {}
+
+  /** Outlives a window: what was solved once need not be solved again. */
+  private static final Responses RESPONSES = new Responses();
+
+  private final JobModel shell;
+  private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
+  private final ObjectProperty<WhatIf> whatIf = new SimpleObjectProperty<>(WhatIf.AS_IT_IS);
+  private final AtomicInteger newest = new AtomicInteger();
+  private final ExecutorService lanes =
+      Executors.newFixedThreadPool(
+          Math.max(1, Runtime.getRuntime().availableProcessors()),
+          r -> {
+            Thread thread = new Thread(r, "weigh");
+            thread.setDaemon(true);
+            return thread;
+          });
+  private final ReadOnlyBooleanWrapper stopped = new ReadOnlyBooleanWrapper(false);
+  private Optional<OptionKind> wanted = Optional.empty();
+  private String jobId = "";
+  private boolean stale = true;
+  private boolean solving = true;
+
+  /** Whether the section shows the picked option: until the person looks at a build there. */
+  private boolean following = true;
+
+  private boolean own;
+
+  /** A model over the shell's job. */
+  public WeighModel(JobModel shell) {
+    this.shell = shell;
+    shell
+        .assessmentProperty()
+        .addListener(
+            (o, was, is) -> {
+              // Another figure of chip or cooler asks for new solutions, another load does not.
+              solving = true;
+              outdated();
+            });
+    shell
+        .stageProperty()
+        .addListener(
+            (o, was, is) -> {
+              following = is == Stage.WEIGH;
+              if (following && shown.get() != null && !stale) {
+                show(shown.get());
+              }
+              catchUp();
+            });
+    shell.previewProperty().addListener((o, was, is) -> following &= own || is != null);
+    whatIf.addListener((o, was, is) -> outdated());
+    outdated();
+  }
+
+  private void outdated() {
+    String id = shell.storedProperty().get() == null ? "" : shell.storedProperty().get().id();
+    if (!id.equals(jobId)) {
+      jobId = id;
+      wanted = Optional.empty();
+      following = true;
+      whatIf.set(WhatIf.AS_IT_IS);
+    }
+    stale = true;
+    catchUp();
+  }
+
+  /** Nothing is reckoned while nobody looks. */
+  private void catchUp() {
+    Assessment assessment = shell.assessmentProperty().get();
+    if (!stale || assessment == null || shell.stageProperty().get() != Stage.WEIGH) {
+      return;
+    }
+    stale = false;
+    int mine = newest.incrementAndGet();
+    Notation notation = shell.notationProperty().get();
+    WhatIf load = whatIf.get();
+    Optional<OptionKind> kind = wanted;
+    String name = solving ? "weighing the options" : "";
+    solving = false;
+    shell
+        .reckoning()
+        .submit(
+            name,
+            progress -> {
+              if (mine != newest.get()) {
+                return null;
+              }
+              SolveWatch watch = new SolveWatch(progress, () -> mine != newest.get());
+              try {
+                return weighed(assessment, load, kind, notation, watch);
+              } catch (CancellationException e) {
+                return null;
+              }
+            },
+            result -> {
+              if (mine == newest.get()) {
+                stopped.set(result == null);
+                if (result != null) {
+                  show(result);
+                }
+              }
+            });
+  }
+
+  private Shown weighed(
+      Assessment assessment,
+      WhatIf load,
+      Optional<OptionKind> kind,
+      Notation notation,
+      SolveWatch watch) {
+    Question question = WeighQuestion.of(assessment, shell.ownRecord());
+    Map<Situation, Response> solved =
+        RESPONSES.of(Weighing.situations(question, notation), lanes, watch);
+    Weighing weighing = Weighing.of(question, load, solved, notation);
+    return detailed(
+        weighing, picked(weighing, kind), CloseUp.now(weighing, Team.alone(), watch), watch);
+  }
+
+  /** Weighs again after it was stopped. */
+  public void again() {
+    stale = true;
+    stopped.set(false);
+    catchUp();
+  }
+
+  private static OptionForecast picked(Weighing weighing, Optional<OptionKind> kind) {
+    return kind.or(weighing::recommended)
+        .map(weighing::option)
+        .orElseGet(() -> weighing.ranked().get(0));
+  }
+
+  private static Shown detailed(
+      Weighing weighing, OptionForecast picked, Detail asItIs, SolveWatch watch) {
+    Option option = picked.option();
+    return new Shown(
+        weighing,
+        picked,
+        asItIs,
+        option.possible()
+            ? Optional.of(CloseUp.then(weighing, option, Team.alone(), watch))
+            : Optional.empty());
+  }
+
+  private void show(Shown now) {
+    shown.set(now);
+    shell.weighingProperty().set(now.weighing());
+    if (following) {
+      own = true;
+      shell
+          .previewProperty()
+          .set(
+              now.picked().option().possible()
+                  ? new Preview(
+                      now.picked().option().situation(), now.picked().option().kind().words())
+                  : null);
+      own = false;
+    }
+  }
+
+  /** Looks at another option. */
+  public void pick(OptionKind kind) {
+    Shown now = shown.get();
+    if (now == null) {
+      return;
+    }
+    wanted = Optional.of(kind);
+    following = true;
+    Weighing weighing = now.weighing();
+    int mine = newest.get();
+    shell
+        .reckoning()
+        .submit(
+            "",
+            progress -> detailed(weighing, weighing.option(kind), now.now(), SolveWatch.NONE),
+            result -> {
+              // A newer weighing looks at the wanted option by itself.
+              if (mine == newest.get() && wanted.filter(k -> k == kind).isPresent()) {
+                show(result);
+              }
+            });
+  }
+
+  /** Looks at the option so many places further down. */
+  public void nudge(int by) {
+    Shown now = shown.get();
+    if (now == null) {
+      return;
+    }
+    List<OptionForecast> ranked = now.weighing().ranked();
+    OptionKind at = wanted.orElse(now.picked().option().kind());
+    int place = 0;
+    for (int i = 0; i < ranked.size(); i++) {
+      if (ranked.get(i).option().kind() == at) {
+        place = i;
+      }
+    }
+    pick(ranked.get(Math.floorMod(place + by, ranked.size())).option().kind());
+  }
+
+  /** Makes the option that is looked at the build to come. */
+  public void plan() {
+    Shown now = shown.get();
+    if (now == null || !now.picked().option().possible() || shell.readOnly()) {
+      return;
+    }
+    Option option = now.picked().option();
+    shell.edit(
+        "plan: " + option.kind().words(),
+        job ->
+            job.with(
+                    job.title(),
+                    job.notes(),
+                    job.cooler(),
+                    job.before(),
+                    option.situation().build())
+                .withWork(job.work().planning(option.kind())));
+  }
+
+  /** What is on screen; null until the first weighing is done. */
+  public ReadOnlyObjectProperty<Shown> shownProperty() {
+    return shown.getReadOnlyProperty();
+  }
+
+  /** Whether the person stopped it. */
+  public ReadOnlyBooleanProperty stoppedProperty() {
+    return stopped.getReadOnlyProperty();
+  }
+
+  /** The load to weigh for. */
+  public ObjectProperty<WhatIf> whatIfProperty() {
+    return whatIf;
+  }
+}

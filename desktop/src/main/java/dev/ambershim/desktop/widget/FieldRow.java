@@ -1,0 +1,90 @@
+package dev.ambershim.desktop.widget;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.Field;
+import dev.ambershim.desktop.model.JobModel;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/**
+ * One figure to edit: name, figure, unit, and beneath it how to measure it or what is wrong with
+ * it. Enter or leaving the box keeps it; Escape brings the kept figure back.
+ */
+public final class FieldRow extends VBox {
+  private final JobModel model;
+  private final Field field;
+  private final TextField box = new TextField();
+  private final Label hint;
+
+  /** A row for a field of the model's job. */
+  public FieldRow(JobModel model, Field field) {
+    super(1);
+    this.model = model;
+    this.field = field;
+    Notation notation = model.notationProperty().get();
+    box.setId("field-" + field.path().replace('.', '-'));
+    box.setDisable(model.readOnly());
+    Label name = Labels.line(field.label());
+    name.setLabelFor(box);
+    Label unit = Labels.line(notation.symbol(field.unit()), "quiet");
+    unit.setMinWidth(62);
+    HBox row = new HBox(name, Labels.spring(), box, unit);
+    row.getStyleClass().add("field-row");
+    row.setAlignment(Pos.CENTER_LEFT);
+    hint = Labels.wrapped("", "hint");
+    getChildren().addAll(row, hint);
+    reset();
+    box.setOnAction(e -> keep());
+    box.focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was) {
+                keep();
+              }
+            });
+    box.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            reset();
+            e.consume();
+          }
+        });
+  }
+
+  private void reset() {
+    double kept = field.read(model.jobProperty().get());
+    Notation notation = model.notationProperty().get();
+    box.setText(notation.editable(kept, field.unit()));
+    calm(field.doubt(kept, notation).orElse(field.how()));
+  }
+
+  private void calm(String words) {
+    box.getStyleClass().remove("wrong");
+    hint.getStyleClass().remove("wrong");
+    hint.setText(words);
+  }
+
+  private void keep() {
+    Notation notation = model.notationProperty().get();
+    String shown = notation.editable(field.read(model.jobProperty().get()), field.unit());
+    if (box.getText().strip().equals(shown)) {
+      reset();
+      return;
+    }
+    try {
+      model.type(field, box.getText());
+      reset();
+    } catch (Problem problem) {
+      if (!box.getStyleClass().contains("wrong")) {
+        box.getStyleClass().add("wrong");
+        hint.getStyleClass().add("wrong");
+      }
+      hint.setText(problem.what() + " " + problem.remedy());
+    }
+  }
+}

@@ -1,0 +1,33 @@
+package dev.ambershim.desktop.widget;
+
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/** Labels with a style, and the space between them. */
+public final class Labels {
+  private Labels() {}
+
+  /** A label of one line. */
+  public static Label line(String text, String... styles) {
+    Label label = new Label(text);
+    label.getStyleClass().addAll(styles);
+    return label;
+  }
+
+  /** A label that wraps and is never cut. */
+  public static Label wrapped(String text, String... styles) {
+    Label label = line(text, styles);
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    return label;
+  }
+
+  /** Takes up what room is left. */
+  public static Region spring() {
+    Region region = new Region();
+    HBox.setHgrow(region, Priority.ALWAYS);
+    return region;
+  }
+}

@@ -1,0 +1,228 @@
+package dev.ambershim.desktop.widget;
+
+import dev.ambershim.core.picture.Mark;
+import dev.ambershim.core.picture.Picture;
+import dev.ambershim.core.picture.Tone;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.BiFunction;
+import java.util.function.Consumer;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.WritableImage;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * Paints a picture that is drawn anew for the size there is. Parts can be picked with the mouse;
+ * the picked one is outlined.
+ */
+public final class PictureView extends Region {
+  private static final double[] DASHES = {4, 3};
+  private static final double[] SOLID = {};
+  private static final Map<Tone, Color> PAPER = colours(false);
+  private static final Map<Tone, Color> GRAPHITE = colours(true);
+
+  private static final Map<Double, Font> FONTS = new HashMap<>();
+
+  private final Canvas canvas = new Canvas();
+  private BiFunction<Double, Double, Picture> source;
+  private Picture picture;
+  private boolean dark;
+  private String picked = "";
+  private Consumer<String> onPick;
+
+  /** An empty view. */
+  public PictureView() {
+    getChildren().add(canvas);
+    setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+    canvas.setOnMouseClicked(
+        e -> {
+          String part = partAt(e.getX(), e.getY());
+          if (onPick != null && !part.isEmpty()) {
+            onPick.accept(part);
+          }
+        });
+    canvas.setOnMouseMoved(
+        e ->
+            setCursor(
+                onPick != null && !partAt(e.getX(), e.getY()).isEmpty()
+                    ? Cursor.HAND
+                    : Cursor.DEFAULT));
+  }
+
+  private static Map<Tone, Color> colours(boolean dark) {
+    Map<Tone, Color> colours = new EnumMap<>(Tone.class);
+    for (Tone tone : Tone.values()) {
+      colours.put(tone, Color.web(tone.hex(dark)));
+    }
+    return colours;
+  }
+
+  /**
+   * Shows another picture.
+   *
+   * @param drawn makes the picture for a width and a height
+   * @param onGraphite whether the theme is dark
+   */
+  public void show(BiFunction<Double, Double, Picture> drawn, boolean onGraphite) {
+    source = drawn;
+    dark = onGraphite;
+    picture = null;
+    requestLayout();
+  }
+
+  /** Lets parts be picked. */
+  public void onPick(Consumer<String> listener) {
+    onPick = listener;
+  }
+
+  /** Outlines a part. */
+  public void pick(String part) {
+    picked = part;
+    paint();
+  }
+
+  /** The picture as it is painted now, or null before the first layout. */
+  public Picture picture() {
+    return picture;
+  }
+
+  /** Whether what was last asked for is painted, as far as there is room for it. */
+  public boolean drawn() {
+    return source == null || picture != null || getWidth() <= 41 || getHeight() <= 41;
+  }
+
+  private String partAt(double x, double y) {
+    String found = "";
+    if (picture != null) {
+      for (Mark mark : picture.marks()) {
+        // A thin joint is hard to hit, so it reaches out a little.
+        if (mark instanceof Mark.Box b
+            && !b.part().isEmpty()
+            && x >= b.x()
+            && x <= b.x() + b.width()
+            && y >= b.y() - (b.height() < 6 ? 3 : 0)
+            && y <= b.y() + b.height() + (b.height() < 6 ? 3 : 0)) {
+          found = b.part();
+        }
+      }
+    }
+    return found;
+  }
+
+  @Override
+  protected void layoutChildren() {
+    double width = Math.floor(getWidth());
+    double height = Math.floor(getHeight());
+    boolean resized = canvas.getWidth() != width || canvas.getHeight() != height;
+    if (source != null && width > 40 && height > 40 && (resized || picture == null)) {
+      canvas.setWidth(width);
+      canvas.setHeight(height);
+      picture = source.apply(width, height);
+      setAccessibleText(picture.description());
+      paint();
+    }
+  }
+
+  /** The picture as an image, so many times as large, on the theme's panel. */
+  public WritableImage image(double scale) {
+    Canvas large = new Canvas(canvas.getWidth() * scale, canvas.getHeight() * scale);
+    GraphicsContext g = large.getGraphicsContext2D();
+    g.scale(scale, scale);
+    g.setFill((dark ? GRAPHITE : PAPER).get(Tone.PANEL));
+    g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    paint(g, picture, dark ? GRAPHITE : PAPER);
+    return large.snapshot(null, null);
+  }
+
+  private void paint() {
+    if (picture == null) {
+      return;
+    }
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    Map<Tone, Color> colours = dark ? GRAPHITE : PAPER;
+    paint(g, picture, colours);
+    outline(g, colours);
+  }
+
+  private static void paint(GraphicsContext g, Picture picture, Map<Tone, Color> colours) {
+    for (Mark mark : picture.marks()) {
+      if (mark instanceof Mark.Box b) {
+        g.setFill(colours.get(b.fill()));
+        g.fillRect(b.x(), b.y(), b.width(), b.height());
+      } else if (mark instanceof Mark.Raster r) {
+        raster(g, r);
+      } else if (mark instanceof Mark.Line l) {
+        g.setStroke(colours.get(l.tone()));
+        g.setLineWidth(l.width());
+        g.setLineDashes(l.dashed() ? DASHES : SOLID);
+        g.strokeLine(l.x1(), l.y1(), l.x2(), l.y2());
+      } else if (mark instanceof Mark.Trace t) {
+        g.setStroke(colours.get(t.tone()));
+        g.setLineWidth(t.width());
+        g.setLineDashes(SOLID);
+        g.strokePolyline(t.xs(), t.ys(), t.xs().length);
+      } else if (mark instanceof Mark.Band b) {
+        g.setFill(colours.get(b.tone()));
+        g.fillPolygon(b.outlineXs(), b.outlineYs(), 2 * b.xs().length);
+      } else if (mark instanceof Mark.Words w) {
+        words(g, w, colours);
+      }
+    }
+  }
+
+  private static void raster(GraphicsContext g, Mark.Raster r) {
+    WritableImage image = new WritableImage(r.columns(), r.rows());
+    for (int c = 0; c < r.colours().length; c++) {
+      int colour = r.colours()[c];
+      image
+          .getPixelWriter()
+          .setArgb(c % r.columns(), c / r.columns(), colour < 0 ? 0 : 0xff000000 | colour);
+    }
+    g.setImageSmoothing(false);
+    g.drawImage(image, r.x(), r.y(), r.width(), r.height());
+  }
+
+  /** Looking a font up takes longer than painting a word with it. */
+  private static Font font(boolean strong, double size) {
+    return FONTS.computeIfAbsent(
+        strong ? -size : size,
+        s -> Font.font("Lato", s < 0 ? FontWeight.BOLD : FontWeight.NORMAL, Math.abs(s)));
+  }
+
+  private static void words(GraphicsContext g, Mark.Words w, Map<Tone, Color> colours) {
+    g.setFill(colours.get(w.tone()));
+    g.setFont(font(w.strong(), w.size()));
+    g.setTextBaseline(VPos.BASELINE);
+    g.setTextAlign(
+        switch (w.anchor()) {
+          case START -> TextAlignment.LEFT;
+          case MIDDLE -> TextAlignment.CENTER;
+          case END -> TextAlignment.RIGHT;
+        });
+    g.fillText(w.text(), w.x(), w.y());
+  }
+
+  private void outline(GraphicsContext g, Map<Tone, Color> colours) {
+    if (picked.isEmpty()) {
+      return;
+    }
+    g.setStroke(colours.get(Tone.AMBER));
+    g.setLineWidth(2);
+    g.setLineDashes(SOLID);
+    for (Mark mark : picture.marks()) {
+      if (mark instanceof Mark.Box b && b.part().equals(picked)) {
+        g.strokeRect(b.x() - 1, b.y() - 1, b.width() + 2, b.height() + 2);
+      }
+    }
+  }
+}
