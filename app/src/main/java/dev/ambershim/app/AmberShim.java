@@ -47,9 +47,13 @@ public final class AmberShim implements Callable<Integer> {
       window.demo = arguments.length == 1;
       System.exit(window.call());
     }
+    System.exit(Commands.run(commandLine(), arguments));
+  }
+
+  static CommandLine commandLine() {
     CommandLine line = Commands.under(new AmberShim());
     line.addSubcommand(new ScreenshotsCommand());
-    System.exit(Commands.run(Commands.ready(line), arguments));
+    return Commands.ready(line);
   }
 
   @Override

@@ -3,7 +3,7 @@ package dev.ambershim.cli;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.dosing.Meeting;
-import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.logbook.formats.DoseJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
@@ -32,16 +32,15 @@ final class DoseCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     Job job = JobInput.read(file);
-    DoseAnswer answer = DoseAnswer.of(job, Notation.METRIC);
+    CoatAnswer answer = CoatAnswer.of(job, Notation.METRIC);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(Json.pretty(DoseJson.of(job, answer)));
+      out.println(Json.pretty(DoseJson.of(answer)));
     } else {
-      out.println(
-          answer.finding().map(f -> f.sentence()).orElse("No liquid metal is used in this job."));
+      out.println(answer.sentence());
       answer.reasons().forEach(r -> out.println("  " + r));
       for (Meeting m : answer.meetings()) {
-        out.println("  " + m.place().words() + ", " + m.face().words() + ". " + m.sentence());
+        out.println("  " + m.line());
       }
       answer.notes().forEach(n -> out.println("  " + n));
     }

@@ -4,15 +4,14 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.mounting.Tightening;
+import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.close.FirstStart;
-import dev.ambershim.core.stage.close.MountQuestion;
-import dev.ambershim.core.stage.measure.FitQuestion;
+import dev.ambershim.core.stage.close.MountAnswer;
 import dev.ambershim.logbook.formats.MountJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -37,25 +36,15 @@ final class MountCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     Job job = JobInput.read(file);
-    MountQuestion mount = MountQuestion.of(job, Notation.METRIC);
-    Optional<FitQuestion.Tilted> cost = mount.cost(job, SolveWatch.NONE);
+    CloseAnswer close = CloseAnswer.of(job, Notation.METRIC, SolveWatch.NONE);
+    MountAnswer mount = close.mount();
     FirstStart start = FirstStart.of(job, SolveWatch.NONE);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(Json.pretty(MountJson.of(job, mount, cost, start)));
+      out.println(Json.pretty(MountJson.of(close, start)));
     } else {
       out.println(mount.finding().sentence());
-      mount.checks().forEach(c -> out.println("  " + c));
-      cost.ifPresent(
-          c ->
-              out.printf(
-                  Locale.ROOT,
-                  "  The paste ends between %.1f and %.1f µm, which costs %.2f K in the mean and"
-                      + " widens the spread by %.2f K.%n",
-                  c.thinMicrometres(),
-                  c.thickMicrometres(),
-                  c.meanKelvin(),
-                  c.spreadKelvin()));
+      close.notes().forEach(c -> out.println("  " + c));
       for (Tightening.Turn t : mount.tightening().turns()) {
         out.printf(
             Locale.ROOT,

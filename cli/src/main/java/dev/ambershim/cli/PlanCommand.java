@@ -4,6 +4,7 @@ import dev.ambershim.core.base.MomentText;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.plan.Hours;
 import dev.ambershim.core.plan.Kit;
@@ -13,6 +14,7 @@ import dev.ambershim.core.plan.Schedule.Slot;
 import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.plan.Use;
 import dev.ambershim.core.plan.WorkLog;
+import dev.ambershim.core.stage.open.OpenAnswer;
 import dev.ambershim.core.stage.open.ScheduleWords;
 import dev.ambershim.logbook.formats.PlanJson;
 import dev.ambershim.logbook.formats.ScheduleCalendar;
@@ -167,14 +169,13 @@ final class PlanCommand implements Callable<Integer> {
 
   private static void print(
       PrintWriter out, Plan plan, WorkLog log, Optional<Schedule> schedule, Kit kit, ZoneId zone) {
-    ScheduleWords words = new ScheduleWords(Notation.METRIC, zone);
-    out.println("Planned: " + plan.work().option().words() + ".");
+    OpenAnswer said = OpenAnswer.of(plan, log, schedule, Optional.empty(), Notation.METRIC, zone);
+    out.println(said.sentence());
+    said.reasons().forEach(out::println);
     if (schedule.isEmpty()) {
-      out.println("All " + plan.steps().size() + " steps are done.");
       return;
     }
-    out.println(words.sentence(plan, log, schedule.get()));
-    words.reasons(schedule.get()).forEach(out::println);
+    ScheduleWords words = new ScheduleWords(Notation.METRIC, zone);
     for (Slot slot : schedule.get().slots()) {
       out.printf(
           "%-24s %-42s %s%s%n",
@@ -183,7 +184,7 @@ final class PlanCommand implements Callable<Integer> {
           Notation.minutes(slot.step().hands().likely()),
           slot.step().hold().map(h -> "  hold: " + h.check()).orElse(""));
     }
-    out.println("Kit: " + kit.sentence());
+    out.println("Kit: " + kit.sentence(Notation.METRIC));
     kit.shopping()
         .forEach(
             line ->
@@ -193,7 +194,6 @@ final class PlanCommand implements Callable<Integer> {
                         + " × "
                         + line.supply().words()
                         + ", about "
-                        + Math.round(line.coins())
-                        + " coins"));
+                        + Notation.METRIC.text(line.coins(), Unit.COIN)));
   }
 }

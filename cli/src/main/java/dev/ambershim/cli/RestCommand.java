@@ -104,7 +104,7 @@ final class RestCommand implements Callable<Integer> {
                     each ->
                         out.printf(
                             Locale.ROOT,
-                            "  %s: touches first in %.1f of 100, carries in %.1f of 100%n",
+                            "  %s: touches first with a chance of %.1f %%, carries with %.1f %%%n",
                             each.name(),
                             100 * each.touchesFirst(),
                             100 * each.carries())));

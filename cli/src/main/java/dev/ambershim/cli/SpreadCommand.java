@@ -116,7 +116,7 @@ final class SpreadCommand implements Callable<Integer> {
       PrintWriter out, PastePattern pattern, SpreadState end, PasteQuestion.Cost cost) {
     out.printf(
         Locale.ROOT,
-        "%-17s covers %5.1f of 100, the dies %5.1f; %5.1f µm; %4.1f of 100 pressed out;"
+        "%-17s covers %5.1f %%, the dies %5.1f %%; %5.1f µm; %4.1f %% pressed out;"
             + " costs %5.2f K%n",
         pattern.words(),
         100 * end.cover(),

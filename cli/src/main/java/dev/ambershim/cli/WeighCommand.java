@@ -201,8 +201,11 @@ final class WeighCommand implements Callable<Integer> {
       }
       out.printf(
           Locale.ROOT,
-          "%-33s %5.1f K (%5.1f to %5.1f)  spread %4.1f K  %4.0f coins  %3.1f h + %2.0f h  lost"
-              + " %4.1f of 100  %5.2f K a coin%n",
+          "%-33s %5.1f K (%5.1f to %5.1f)  spread %4.1f K  %4.0f "
+              + Notation.USUAL_CURRENCY
+              + "  %3.1f h + %2.0f h  risk %4.1f %%  %5.2f K/"
+              + Notation.USUAL_CURRENCY
+              + "%n",
           f.option().kind().words(),
           f.gainKelvin(),
           f.gain().low(),

@@ -52,7 +52,8 @@ class MeasureCommandsTest {
     assertThat(node.get("clearances").get(1).get("millimetres").asDouble())
         .isCloseTo(0.8 - 15 * xSlope - 12 * ySlope - 0.75, within(1e-9));
     assertThat(node.get("chances").get(0).get("touchesFirst").asDouble()).isEqualTo(1);
-    assertThat(run("rest", "a.rest.json", TOPS).out()).contains("die: touches first in 100.0");
+    assertThat(run("rest", "a.rest.json", TOPS).out())
+        .contains("die: touches first with a chance of 100.0 %");
   }
 
   @Test

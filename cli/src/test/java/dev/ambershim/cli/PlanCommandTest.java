@@ -49,8 +49,8 @@ class PlanCommandTest {
     assertThat(said.err()).isEmpty();
     assertThat(said.code()).isZero();
     assertThat(said.out())
-        .startsWith("Planned: liquid metal inside, lid glued.")
-        .contains("Begin now, and you are done on")
+        .startsWith("Begin now, and you are done on")
+        .contains("Planned: liquid metal inside, lid glued.")
         .contains("Shear the solder in passes")
         .contains("hold: Is the lid free after its passes")
         .contains("buy 1 × liquid metal");

@@ -49,8 +49,8 @@ class WeighCommandTest {
     assertThat(done.out())
         .startsWith("Go: liquid metal inside")
         .contains("bare die, lapped")
-        .contains("of 100")
-        .contains("K a coin");
+        .contains("risk")
+        .contains("K/€");
     JsonNode node = Json.mapper().readTree(weigh(job(job), "--json").out());
     assertThat(node.get("recommended").asText()).startsWith("metal-");
     assertThat(node.get("heatWatts").asDouble()).isEqualTo(160);

@@ -37,7 +37,7 @@ class LapTest extends DesktopTest {
     hands.push(KeyCode.CONTROL, KeyCode.DIGIT6);
     until("Lap is there", () -> stage.getScene().lookup("#lap-answer") != null);
     worked();
-    assertThat(text("lap-answer")).contains("not probed yet").contains("Ctrl+5");
+    assertThat(text("lap-answer")).contains("not probed yet").contains("Measure");
 
     List<ProbedPoint> points = new ArrayList<>();
     for (int x = -15; x <= 15; x += 5) {

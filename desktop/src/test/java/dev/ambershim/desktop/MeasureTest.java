@@ -54,7 +54,7 @@ class MeasureTest extends DesktopTest {
     enter("top-0", "0.780 0.781 0.779");
     enter("top-1", "0,725  0,726");
     assertThat(text("measure-answer"))
-        .startsWith("The die touches first in 1000 of 1000")
+        .startsWith("The die touches first (over 99.9 % by the readings)")
         .contains("proud of the shim");
     assertThat(text("top-0-height")).startsWith("0.780 ± 0.00");
     assertThat(((PictureView) node("fit-picture")).picture().description())
@@ -81,7 +81,7 @@ class MeasureTest extends DesktopTest {
     fire("gauge-connect");
     until(
         "the stand-in answers",
-        () -> ((Button) node("gauge-connect")).getText().equals("Let the gauge go"));
+        () -> ((Button) node("gauge-connect")).getText().equals("Disconnect the gauge"));
     fire("read-tops");
     assertThat(text("gauge-next")).isEqualTo("1 of 6: die, over the substrate");
     for (int i = 0; i < 6; i++) {

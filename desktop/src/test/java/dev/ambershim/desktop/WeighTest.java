@@ -157,7 +157,7 @@ class WeighTest extends DesktopTest {
     click("part-odds");
     fill("field-terms-odds-openTool", "20");
     weighed();
-    assertThat(labels(".reason")).anyMatch(t -> t.contains("(20.2 of 100)"));
+    assertThat(labels(".reason")).anyMatch(t -> t.contains("20.2 % risk"));
     click("part-worth");
     fill("field-terms-coinsPerKelvin", "0.5");
     weighed();

@@ -17,9 +17,31 @@ import java.util.Locale;
  * @param fahrenheit temperatures in degrees Fahrenheit
  * @param decimalComma comma as the decimal mark
  * @param twelveHours times of day as 6:05 pm
+ * @param currency the sign of the person's money
  */
 public record Notation(
-    boolean inches, boolean fahrenheit, boolean decimalComma, boolean twelveHours) {
+    boolean inches,
+    boolean fahrenheit,
+    boolean decimalComma,
+    boolean twelveHours,
+    String currency) {
+  /** The sign of money while nobody has chosen one. */
+  public static final String USUAL_CURRENCY = "€";
+
+  /** Longest sign of money, in letters. */
+  public static final int MOST_SIGN = 5;
+
+  /** Falls back to the usual sign of money where there is none. */
+  public Notation {
+    currency = currency == null || currency.isBlank() ? USUAL_CURRENCY : currency.strip();
+    currency = currency.substring(0, Math.min(MOST_SIGN, currency.length()));
+  }
+
+  /** With the usual sign of money. */
+  public Notation(boolean inches, boolean fahrenheit, boolean decimalComma, boolean twelveHours) {
+    this(inches, fahrenheit, decimalComma, twelveHours, USUAL_CURRENCY);
+  }
+
   /** Metric with a decimal point. */
   public static final Notation METRIC = new Notation(false, false, false, false);
 
@@ -67,7 +89,7 @@ public record Notation(
 
   /** The unit's symbol as this person sees it. */
   public String symbol(Unit unit) {
-    return unit.symbol(customary(unit));
+    return unit == Unit.COIN ? currency : unit.symbol(customary(unit));
   }
 
   /** A kept figure as this person sees it, unrounded. */

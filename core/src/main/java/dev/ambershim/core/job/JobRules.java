@@ -117,7 +117,9 @@ public final class JobRules {
     for (Relief relief : job.surfaces().reliefs()) {
       if (relief.face() == null || !relief.points().stream().allMatch(ProbedPoint::canBe)) {
         throw problem(
-            "surfaces", "A probed place is no place.", "Give x and y in mm, height in µm.");
+            "surfaces",
+            "A probed place has no position or height.",
+            "Give x and y in mm, height in µm.");
       }
     }
     for (LapPass pass : job.surfaces().passes()) {

@@ -16,7 +16,7 @@ public final class TermFields {
 
   static List<Field> all() {
     List<Field> fields = new ArrayList<>();
-    coins(fields, "coinsPerKelvin", "a kelvin less is worth", 1, 50, "Your own choice.");
+    coins(fields, "coinsPerKelvin", "worth of each kelvin less", 1, 50, "Your own choice.");
     coins(fields, "coinsPerHour", "an hour at the bench", 0, 100, "Your own choice.");
     coins(
         fields,
@@ -25,7 +25,7 @@ public final class TermFields {
         0,
         50,
         "Your own choice; it weighs a lower clock against cooling.");
-    coins(fields, "chipCoins", "the chip anew", 50, 1500, "What another one would cost you.");
+    coins(fields, "chipCoins", "another chip", 50, 1500, "What another one would cost you.");
     coins(fields, "pasteCoins", "paste", 3, 30, "Price of what one job uses up.");
     coins(fields, "metalCoins", "liquid metal", 5, 40, "Price of what one job uses up.");
     coins(

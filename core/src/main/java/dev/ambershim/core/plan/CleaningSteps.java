@@ -276,7 +276,7 @@ final class CleaningSteps {
     StepDraft clean =
         new StepDraft("plate-clean", Phase.CLEAN, PLATE)
             .title(work.newCooler() ? "Clean the new cold plate" : "Clean the cold plate")
-            .reason("What stays on it is in the joint tomorrow.")
+            .reason("Whatever you leave on it ends up in the joint.")
             .look("The wipe stays clean. Your nail meets nothing.")
             .needs(Supply.WIPES, 4)
             .needs(Supply.ALCOHOL, 5)

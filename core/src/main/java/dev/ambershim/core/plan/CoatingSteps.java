@@ -216,7 +216,7 @@ final class CoatingSteps {
             .action(
                 "Lamp from the side: no dry spot, no ball, no bridge to the substrate, nothing on"
                     + " your gloves. Photograph it.")
-            .reason("It is the last look that anyone gets.")
+            .reason("You cannot look at it again once the lid is on.")
             .look("Mirror to the border on every die.")
             .wrong("A bridge to the substrate", "too much at the edge", "swab it back inwards")
             .tools("lamp", "camera")
@@ -278,7 +278,7 @@ final class CoatingSteps {
             .atOnce()
             .title("Is the film closed?")
             .action("Lamp from the side: no ball, no drop near the edge. Take the collar off.")
-            .reason("It is the last look that anyone gets.")
+            .reason("You cannot look at it again once the lid is on.")
             .look("Mirror over the die's shadow, dry metal at the edge.")
             .wrong("A drop near the edge", "too much", "swab it back inwards")
             .tools("lamp", "camera")

@@ -1,5 +1,7 @@
 package dev.ambershim.core.plan;
 
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -149,7 +151,7 @@ public record Kit(List<Line> lines) {
   }
 
   /** The kit in one sentence. */
-  public String sentence() {
+  public String sentence(Notation notation) {
     List<Line> missing = shopping();
     if (lines.isEmpty()) {
       return "Nothing more is needed.";
@@ -161,7 +163,7 @@ public record Kit(List<Line> lines) {
         + " of "
         + lines.size()
         + " things have to be bought, for about "
-        + Math.round(coins())
-        + " coins.";
+        + notation.text(coins(), Unit.COIN)
+        + ".";
   }
 }

@@ -56,9 +56,9 @@ final class ProvingSteps {
             .action(
                 work.ways().takes(Way.BY_CALENDAR)
                     ? "Put a date twelve months from now into your calendar. Then open it, look at"
-                        + " the film, renew it."
+                        + " the film, and renew it."
                     : "Make the same run once a month and keep it in Keep. Open it only when the rise"
-                        + " has crept up by what you care about.")
+                        + " has grown by more than you care about.")
             .reason("Metal goes into copper and paste dries; the run tells, a feeling does not.")
             .look("Reference load, room air and figure stand in the job.")
             .wrong("The rise creeps up", "the joint ages", "compare in Prove; renew when it pays")

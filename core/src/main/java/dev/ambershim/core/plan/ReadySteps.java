@@ -48,7 +48,7 @@ final class ReadySteps {
             .action(
                 "Put everything from the kit list on the bench, on plastic or paper, never on bare"
                     + " aluminium. Good light, a magnifier, two hours without visitors.")
-            .reason("With the die open is no time to look for swabs.")
+            .reason("You will not want to look for swabs while the die is open.")
             .look("Nothing on the list is missing or past its date.")
             .wrong(
                 "Something is missing",

@@ -24,6 +24,7 @@ import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.baseline.Baseline;
 import dev.ambershim.core.stage.prove.Expectation;
 import dev.ambershim.core.stage.prove.Headroom;
+import dev.ambershim.core.stage.prove.Headroom.Headline;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -192,23 +193,23 @@ public record Assessment(
     return comparison.map(
         c -> {
           Finding kelvin = c.finding();
-          return (acrossTheWork() ? headroom.headline() : Optional.<String>empty())
-              .map(more -> kelvin.saying(with(c.verdict(), kelvin.sentence(), more)))
+          return (acrossTheWork() ? headroom.headline() : Optional.<Headline>empty())
+              .map(clock -> kelvin.saying(with(c.verdict(), kelvin.sentence(), clock)))
               .orElse(kelvin);
         });
   }
 
   /** "Helped by 11.8 K (10.9 to 12.7)." and "150 MHz more under your limit" in one sentence. */
-  private static String with(Verdict verdict, String sentence, String more) {
-    boolean one =
-        verdict == Verdict.HELPED || verdict == Verdict.HURT || verdict == Verdict.TOO_SMALL;
-    boolean against = verdict == Verdict.HURT && more.contains(" more");
-    return one && sentence.endsWith(".")
-        ? sentence.substring(0, sentence.length() - 1)
-            + (against ? ", but " : ", and ")
-            + more
-            + "."
-        : sentence + " The rungs tell " + more + ".";
+  private static String with(Verdict verdict, String sentence, Headline clock) {
+    return switch (verdict) {
+      case HELPED, TOO_SMALL -> joined(sentence, ", and ", clock);
+      case HURT -> joined(sentence, clock.more() ? ", but " : ", and ", clock);
+      default -> sentence + " The rungs tell " + clock.underLimit() + ".";
+    };
+  }
+
+  private static String joined(String sentence, String by, Headline clock) {
+    return sentence.substring(0, sentence.length() - 1) + by + clock.underLimit() + ".";
   }
 
   private static List<MountedRun> mounted(List<RunResult> runs, String state) {

@@ -21,8 +21,8 @@ import dev.ambershim.core.physics.spread.PastePattern;
 import dev.ambershim.core.physics.spread.PasteStroke;
 import dev.ambershim.core.physics.spread.PasteTerms;
 import dev.ambershim.core.stage.close.FirstStart;
-import dev.ambershim.core.stage.close.MountQuestion;
-import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.core.stage.close.MountAnswer;
+import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.core.stage.coat.PasteQuestion;
 import dev.ambershim.core.stage.measure.FitQuestion;
 import java.util.ArrayList;
@@ -57,7 +57,7 @@ class MaterialQuestionsTest {
   void theAnswerNamesTheDropAndTheNearestPart() {
     // The die's edge lies at 4.6 mm, the part's at 8.1: 3.5 mm apart.
     Job job = withPart(8.6);
-    DoseAnswer answer = DoseAnswer.of(job, Notation.METRIC);
+    CoatAnswer answer = CoatAnswer.of(job, Notation.METRIC);
     assertThat(answer.finding().orElseThrow().sentence())
         .startsWith("A drop ")
         .contains(" mm across on each face. Under ")
@@ -66,14 +66,14 @@ class MaterialQuestionsTest {
     assertThat(answer.doses().films().get(0).place().partMillimetres())
         .isCloseTo(3.5, within(1e-9));
     double near =
-        DoseAnswer.of(withPart(6.6), Notation.METRIC)
+        CoatAnswer.of(withPart(6.6), Notation.METRIC)
             .doses()
             .films()
             .get(0)
             .mostCubicMillimetres()
             .orElseThrow();
     assertThat(near).isLessThan(answer.doses().films().get(0).mostCubicMillimetres().orElseThrow());
-    assertThat(DoseAnswer.of(LIDDED, Notation.METRIC).notes())
+    assertThat(CoatAnswer.of(LIDDED, Notation.METRIC).notes())
         .anyMatch(n -> n.contains("No part near the die is measured"));
   }
 
@@ -112,7 +112,7 @@ class MaterialQuestionsTest {
     assertThat(films).hasSize(3);
     assertThat(films.get(2).place().gapMicrometres())
         .isCloseTo(films.get(0).place().gapMicrometres() + 80, within(1e-9));
-    assertThat(DoseAnswer.of(job, Notation.METRIC).finding().orElseThrow().sentence())
+    assertThat(CoatAnswer.of(job, Notation.METRIC).finding().orElseThrow().sentence())
         .startsWith("Drops on each face: chiplet 1 ");
   }
 
@@ -161,7 +161,7 @@ class MaterialQuestionsTest {
 
   @Test
   void screwsAreHeldAgainstTheirLimits() {
-    MountQuestion lid = MountQuestion.of(LIDDED, Notation.METRIC);
+    MountAnswer lid = MountAnswer.of(LIDDED, Notation.METRIC);
     assertThat(lid.kept()).isTrue();
     assertThat(lid.finding().value()).isBetween(120.0, 170.0);
     assertThat(lid.checks().get(0)).startsWith("Socket and substrate").contains("of 250 N");
@@ -183,22 +183,22 @@ class MaterialQuestionsTest {
             null,
             null,
             null);
-    MountQuestion crushed = MountQuestion.of(LIDDED.withMounting(hard), Notation.METRIC);
+    MountAnswer crushed = MountAnswer.of(LIDDED.withMounting(hard), Notation.METRIC);
     assertThat(crushed.kept()).isFalse();
     // 0.4 N·m on M3 with K = 0.2 is 667 N a screw.
     assertThat(ScrewForce.ofAll(hard)).isCloseTo(2666.7, within(0.1));
     assertThat(crushed.finding().sentence()).contains("more than it should bear");
-    assertThat(MountQuestion.of(bare(), Notation.METRIC).checks())
+    assertThat(MountAnswer.of(bare(), Notation.METRIC).checks())
         .anyMatch(c -> c.startsWith("Bare silicon, on an edge"));
     // Liquid metal carries nothing, so no wedge of it is reckoned.
-    assertThat(MountQuestion.of(bare(), Notation.METRIC).wedge()).isEmpty();
+    assertThat(MountAnswer.of(bare(), Notation.METRIC).wedge()).isEmpty();
   }
 
   @Test
   void unevenScrewsAreSeenInTheCores() {
     Job uneven = LIDDED.withMounting(MountTerms.USUAL.withExtra(0, 1.5).withExtra(3, 1.5));
-    MountQuestion even = MountQuestion.of(LIDDED, Notation.METRIC);
-    MountQuestion tilted = MountQuestion.of(uneven, Notation.METRIC);
+    MountAnswer even = MountAnswer.of(LIDDED, Notation.METRIC);
+    MountAnswer tilted = MountAnswer.of(uneven, Notation.METRIC);
     double level = even.wedge().orElseThrow().thickMicrometres();
     assertThat(tilted.wedge().orElseThrow().thickMicrometres()).isGreaterThan(level + 1);
     FitQuestion.Tilted none = even.cost(LIDDED, SolveWatch.NONE).orElseThrow();

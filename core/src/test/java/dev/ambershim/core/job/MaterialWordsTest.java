@@ -23,9 +23,9 @@ import dev.ambershim.core.plan.Doses;
 import dev.ambershim.core.plan.Plan;
 import dev.ambershim.core.plan.Supply;
 import dev.ambershim.core.plan.Way;
-import dev.ambershim.core.stage.close.CloseAnswer;
-import dev.ambershim.core.stage.close.MountQuestion;
-import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.core.stage.close.LidAnswer;
+import dev.ambershim.core.stage.close.MountAnswer;
+import dev.ambershim.core.stage.coat.CoatAnswer;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,7 +36,7 @@ class MaterialWordsTest {
   private static final Job JOB = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8");
 
   private static Finding finding(Job job) {
-    return DoseAnswer.of(job, Notation.METRIC).finding().orElseThrow();
+    return CoatAnswer.of(job, Notation.METRIC).finding().orElseThrow();
   }
 
   @Test
@@ -44,8 +44,8 @@ class MaterialWordsTest {
     List<Finding> all =
         List.of(
             finding(JOB),
-            CloseAnswer.of(JOB, Notation.METRIC).orElseThrow().finding(),
-            MountQuestion.of(JOB, Notation.METRIC).finding());
+            LidAnswer.of(JOB, Notation.METRIC).orElseThrow().finding(),
+            MountAnswer.of(JOB, Notation.METRIC).finding());
     for (Finding f : all) {
       assertThat(f.sentence()).as(f.key()).endsWith(".").doesNotContain("NaN").doesNotContain("–");
       assertThat(f.working().formula()).as(f.key()).isNotBlank();
@@ -70,25 +70,25 @@ class MaterialWordsTest {
   void aPartRightBesideTheDieLeavesNoAmount() {
     Job tight = new RecordPath("coat.partMillimetres").with(JOB, 0.02);
     assertThat(finding(tight).sentence()).contains("No amount fits over die");
-    DoseAnswer answer = DoseAnswer.of(tight, Notation.METRIC);
+    CoatAnswer answer = CoatAnswer.of(tight, Notation.METRIC);
     assertThat(answer.odds().get(0).reaches() + answer.odds().get(0).dry()).isGreaterThan(0.5);
   }
 
   @Test
   void galliumIsWarmedFirst() {
     Job cold = new RecordPath("coat.alloy").with(JOB, Alloy.GALLIUM);
-    assertThat(DoseAnswer.of(cold, Notation.METRIC).notes())
+    assertThat(CoatAnswer.of(cold, Notation.METRIC).notes())
         .anyMatch(n -> n.contains("It is solid at 29.8 °C"));
     Job warm = new RecordPath("coat.celsius").with(cold, 40.0);
-    assertThat(DoseAnswer.of(warm, Notation.METRIC).notes()).noneMatch(n -> n.contains("solid"));
+    assertThat(CoatAnswer.of(warm, Notation.METRIC).notes()).noneMatch(n -> n.contains("solid"));
   }
 
   @Test
   void theFirstLookIsTheSoonestOfTheFacesInTheJoint() {
-    assertThat(DoseAnswer.of(JOB, Notation.METRIC).notes())
+    assertThat(CoatAnswer.of(JOB, Notation.METRIC).notes())
         .contains("First look at the film after 12 months.");
     Job copper = JOB.withCoat(JOB.coat().saying(MetalPlace.LID_INSIDE, MetalFace.COPPER));
-    assertThat(DoseAnswer.of(copper, Notation.METRIC).notes())
+    assertThat(CoatAnswer.of(copper, Notation.METRIC).notes())
         .contains("First look at the film after 3 months.");
   }
 
@@ -100,7 +100,7 @@ class MaterialWordsTest {
                 .saying(MetalPlace.TABLE, MetalFace.ALUMINIUM)
                 .saying(MetalPlace.LID_INSIDE, MetalFace.COPPER));
     List<Verdict> verdicts =
-        DoseAnswer.of(job, Notation.METRIC).meetings().stream().map(Meeting::verdict).toList();
+        CoatAnswer.of(job, Notation.METRIC).meetings().stream().map(Meeting::verdict).toList();
     assertThat(verdicts.get(0)).isEqualTo(Verdict.NEVER);
     assertThat(verdicts).isSortedAccordingTo((a, b) -> b.compareTo(a));
     assertThat(finding(job).sentence()).startsWith("Stop. Table: ");
@@ -110,10 +110,10 @@ class MaterialWordsTest {
   void noMetalNoAnswerOfIt() {
     Build pasted = new Build(true, 40, JOB.before().inner(), Joint.usual(Filling.PASTE));
     Job paste = JOB.with(JOB.title(), "", JOB.cooler(), JOB.before(), pasted);
-    DoseAnswer answer = DoseAnswer.of(paste, Notation.METRIC);
+    CoatAnswer answer = CoatAnswer.of(paste, Notation.METRIC);
     assertThat(answer.finding()).isEmpty();
     assertThat(answer.meetings()).isEmpty();
-    assertThat(CloseAnswer.of(paste, Notation.METRIC)).isEmpty();
+    assertThat(LidAnswer.of(paste, Notation.METRIC)).isEmpty();
   }
 
   /** Metal on the lid's top lies between lid and plate and must not reach the lid's edge. */

@@ -172,7 +172,7 @@ class MeasurePicturesTest {
     assertThat(silicon.steps().get(0).grit().number()).isGreaterThanOrEqualTo(1500);
     assertThat(silicon.breakThrough().happens()).isFalse();
     assertThat(LapWords.notes(silicon, 0.7, 4, Notation.METRIC))
-        .anyMatch(n -> n.contains("about 4.0 of 100 chips are lost"));
+        .anyMatch(n -> n.contains("4.0 % risk of ruining the chip"));
     assertThat(plan.minutes()).isNotEqualTo(new Interval(0, 0, 0.95));
   }
 

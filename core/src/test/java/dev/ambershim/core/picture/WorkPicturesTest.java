@@ -18,8 +18,8 @@ import dev.ambershim.core.plan.Schedule;
 import dev.ambershim.core.plan.Sketch;
 import dev.ambershim.core.plan.Way;
 import dev.ambershim.core.plan.WorkLog;
+import dev.ambershim.core.stage.clean.CleanAnswer;
 import dev.ambershim.core.stage.clean.FacesPicture;
-import dev.ambershim.core.stage.clean.SurfaceVerdict;
 import dev.ambershim.core.stage.open.SchedulePicture;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -148,8 +148,8 @@ class WorkPicturesTest {
 
   @Test
   void everyFaceHasItsWorstInWordsAndLength() {
-    SurfaceVerdict verdict =
-        SurfaceVerdict.of(
+    CleanAnswer verdict =
+        CleanAnswer.of(
             List.of(
                 new Flaw(Face.DIE, Kind.SCRATCH, false, ""),
                 new Flaw(Face.DIE, Kind.CRACK, false, ""),
@@ -169,7 +169,7 @@ class WorkPicturesTest {
     assertThat(picture.marks())
         .filteredOn(m -> m instanceof Mark.Words w && w.text().equals("nothing noted"))
         .hasSize(Face.values().length - 3);
-    assertThat(FacesPicture.of(SurfaceVerdict.of(List.of(), true, false), 640, 200).description())
+    assertThat(FacesPicture.of(CleanAnswer.of(List.of(), true, false), 640, 200).description())
         .isEqualTo("No flaw noted on any face.");
   }
 

@@ -4,13 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.plan.Cases.Arrival;
 import dev.ambershim.core.plan.Flaw.Face;
 import dev.ambershim.core.plan.Flaw.Kind;
 import dev.ambershim.core.plan.StepTimer.State;
-import dev.ambershim.core.stage.clean.SurfaceVerdict;
-import dev.ambershim.core.stage.clean.SurfaceVerdict.Fitness;
+import dev.ambershim.core.stage.clean.CleanAnswer;
+import dev.ambershim.core.stage.clean.CleanAnswer.Fitness;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -98,7 +99,7 @@ class WorkLogTest {
     assertThat(alcohol.packs()).isEqualTo(1);
     // The tool is asked for by two steps and needed once.
     assertThat(line(bare, Supply.TOOL).needed()).isEqualTo(1);
-    assertThat(bare.sentence()).contains("have to be bought");
+    assertThat(bare.sentence(Notation.METRIC)).contains("have to be bought");
     // What the weighing reckons with costs the same here.
     assertThat(line(bare, Supply.METAL).coins()).isEqualTo(Terms.USUAL.metalCoins());
     assertThat(line(bare, Supply.TOOL).coins()).isEqualTo(Terms.USUAL.toolCoins());
@@ -179,8 +180,8 @@ class WorkLogTest {
 
   @Test
   void flawsAreJudgedByFaceAndDepth() {
-    assertThat(SurfaceVerdict.of(List.of(), false, false).sentence()).startsWith("Not looked at");
-    assertThat(SurfaceVerdict.of(List.of(), true, false).worst()).isEqualTo(Fitness.YES);
+    assertThat(CleanAnswer.of(List.of(), false, false).sentence()).startsWith("Not looked at");
+    assertThat(CleanAnswer.of(List.of(), true, false).worst()).isEqualTo(Fitness.YES);
     assertThat(use(Face.DIE, Kind.CRACK, false)).isEqualTo(Fitness.NO);
     assertThat(use(Face.DIE_EDGE, Kind.CHIP, false)).isEqualTo(Fitness.WATCH);
     assertThat(use(Face.DIE_EDGE, Kind.CHIP, true)).isEqualTo(Fitness.CANNOT_TELL);
@@ -190,18 +191,16 @@ class WorkLogTest {
     assertThat(use(Face.PLATE, Kind.STAIN, true)).isEqualTo(Fitness.YES);
     assertThat(use(Face.LID_INSIDE, Kind.CRUST, false)).isEqualTo(Fitness.MEND);
     Flaw pit = new Flaw(Face.PLATE, Kind.PIT, true, "");
-    assertThat(SurfaceVerdict.of(List.of(pit), true, true).worst()).isEqualTo(Fitness.NO);
-    assertThat(SurfaceVerdict.of(List.of(pit), true, false).worst()).isEqualTo(Fitness.MEND);
-    SurfaceVerdict two =
-        SurfaceVerdict.of(
+    assertThat(CleanAnswer.of(List.of(pit), true, true).worst()).isEqualTo(Fitness.NO);
+    assertThat(CleanAnswer.of(List.of(pit), true, false).worst()).isEqualTo(Fitness.MEND);
+    CleanAnswer two =
+        CleanAnswer.of(
             List.of(pit, new Flaw(Face.DIE, Kind.CRACK, true, "corner by the mark")), true, true);
     assertThat(two.sentence()).startsWith("Not fit to be used again").contains("2 flaws");
     for (Face face : Face.values()) {
       for (Kind kind : Kind.values()) {
-        SurfaceVerdict.Finding one =
-            SurfaceVerdict.of(List.of(new Flaw(face, kind, true, "")), true, true)
-                .findings()
-                .get(0);
+        CleanAnswer.Judgement one =
+            CleanAnswer.of(List.of(new Flaw(face, kind, true, "")), true, true).judgements().get(0);
         assertThat(one.meaning()).endsWith(".");
         assertThat(one.doing()).endsWith(".");
       }
@@ -209,6 +208,6 @@ class WorkLogTest {
   }
 
   private static Fitness use(Face face, Kind kind, boolean deep) {
-    return SurfaceVerdict.of(List.of(new Flaw(face, kind, deep, "")), true, false).worst();
+    return CleanAnswer.of(List.of(new Flaw(face, kind, deep, "")), true, false).worst();
   }
 }

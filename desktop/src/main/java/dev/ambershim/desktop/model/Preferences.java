@@ -27,7 +27,8 @@ public record Preferences(
             "yes".equals(kept.get("inches")),
             "yes".equals(kept.get("fahrenheit")),
             "yes".equals(kept.get("decimalComma")),
-            "yes".equals(kept.get("twelveHours"))),
+            "yes".equals(kept.get("twelveHours")),
+            kept.getOrDefault("currency", Notation.USUAL_CURRENCY)),
         kept.getOrDefault("lastJob", ""),
         kept.getOrDefault("window", ""),
         number(kept.get("perMillimetre"), USUAL));
@@ -48,5 +49,6 @@ public record Preferences(
     logbook.keepSetting("fahrenheit", notation.fahrenheit() ? "yes" : "no");
     logbook.keepSetting("decimalComma", notation.decimalComma() ? "yes" : "no");
     logbook.keepSetting("twelveHours", notation.twelveHours() ? "yes" : "no");
+    logbook.keepSetting("currency", notation.currency());
   }
 }

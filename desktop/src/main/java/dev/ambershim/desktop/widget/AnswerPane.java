@@ -3,6 +3,7 @@ package dev.ambershim.desktop.widget;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Working;
+import dev.ambershim.core.stage.StageAnswer;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -55,6 +56,15 @@ public final class AnswerPane extends VBox {
     show(sentence);
     foot.setMinHeight(0);
     why.forEach(reason -> reasons.getChildren().add(Labels.wrapped(reason, "reason")));
+  }
+
+  /** Shows what a stage says. */
+  public void show(StageAnswer said, Notation notation) {
+    if (said.finding().isPresent()) {
+      show(said.finding().get(), said.reasons(), notation);
+    } else {
+      show(said.sentence(), said.reasons());
+    }
   }
 
   /** Shows a finding with its reasons. */

@@ -122,7 +122,7 @@ public final class FigureBox extends TextField {
         return null;
       }
       throw new Problem(
-          "number.missing", Place.field(spec.label()), "Nothing stands there.", "Type a figure.");
+          "number.missing", Place.field(spec.label()), "This box is empty.", "Type a figure.");
     }
     double value = notation.read(getText(), spec.unit(), spec.label());
     if (!(value >= spec.low() && value <= spec.high())) {

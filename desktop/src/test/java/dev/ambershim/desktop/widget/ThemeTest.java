@@ -25,7 +25,7 @@ class ThemeTest {
   @TempDir Path folder;
 
   private static String sheet(Theme theme) throws IOException {
-    try (InputStream in = Theme.class.getResourceAsStream(theme.words() + ".css")) {
+    try (InputStream in = Dress.class.getResourceAsStream(theme.words() + ".css")) {
       return new String(in.readAllBytes(), StandardCharsets.UTF_8);
     }
   }

@@ -12,7 +12,7 @@ import dev.ambershim.core.physics.dosing.LidSeat;
 import dev.ambershim.core.physics.dosing.Meeting;
 import dev.ambershim.core.physics.dosing.MetalDose;
 import dev.ambershim.core.plan.Doses;
-import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.logbook.store.Json;
 
 /** The published block of a job's doses. */
@@ -20,7 +20,8 @@ public final class DoseJson {
   private DoseJson() {}
 
   /** Writes it. */
-  public static ObjectNode of(Job job, DoseAnswer answer) {
+  public static ObjectNode of(CoatAnswer answer) {
+    Job job = answer.job();
     ObjectNode node = Json.mapper().createObjectNode();
     node.put("mayGoOn", answer.doses().bars().isEmpty());
     bars(node.putArray("bars"), answer);
@@ -49,7 +50,7 @@ public final class DoseJson {
     return node;
   }
 
-  private static void bars(ArrayNode to, DoseAnswer answer) {
+  private static void bars(ArrayNode to, CoatAnswer answer) {
     for (Bar bar : answer.doses().bars()) {
       ObjectNode one = to.addObject();
       one.put("key", bar.key());

@@ -5,24 +5,24 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.mounting.PlateSeat;
 import dev.ambershim.core.physics.mounting.Tightening;
+import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.close.FirstStart;
-import dev.ambershim.core.stage.close.MountQuestion;
-import dev.ambershim.core.stage.measure.FitQuestion;
+import dev.ambershim.core.stage.close.MountAnswer;
 import dev.ambershim.logbook.store.Json;
-import java.util.Optional;
 
 /** The published block of a mount. */
 public final class MountJson {
   private MountJson() {}
 
   /** Writes it. */
-  public static ObjectNode of(
-      Job job, MountQuestion mount, Optional<FitQuestion.Tilted> cost, FirstStart start) {
+  public static ObjectNode of(CloseAnswer close, FirstStart start) {
+    Job job = close.job();
+    MountAnswer mount = close.mount();
     ObjectNode node = Json.mapper().createObjectNode();
     node.set("finding", ResultJson.of(mount.finding()));
     node.put("limitsKept", mount.kept());
     ArrayNode checks = node.putArray("checks");
-    mount.checks().forEach(checks::add);
+    close.notes().forEach(checks::add);
     seat(node.putObject("end"), mount.tightening().end());
     turns(node.putArray("turns"), job, mount.tightening());
     ObjectNode naive = node.putObject("oneAfterTheOther");
@@ -38,13 +38,15 @@ public final class MountJson {
               wedge.put("ySlopeMicrometresPerMillimetre", w.ySlope());
               wedge.put("thinMicrometres", w.thinMicrometres());
               wedge.put("thickMicrometres", w.thickMicrometres());
-              cost.ifPresent(
-                  c -> {
-                    wedge.put("costMeanKelvin", c.meanKelvin());
-                    wedge.put("spreadKelvin", c.spreadKelvin());
-                    ArrayNode cores = wedge.putArray("coresKelvin");
-                    c.coresKelvin().forEach(cores::add);
-                  });
+              close
+                  .wedge()
+                  .ifPresent(
+                      c -> {
+                        wedge.put("costMeanKelvin", c.meanKelvin());
+                        wedge.put("spreadKelvin", c.spreadKelvin());
+                        ArrayNode cores = wedge.putArray("coresKelvin");
+                        c.coresKelvin().forEach(cores::add);
+                      });
             });
     ObjectNode first = node.putObject("firstStart");
     first.put("watts", start.watts());

@@ -8,7 +8,7 @@ import dev.ambershim.core.plan.Plan;
 import dev.ambershim.core.plan.PlanStep;
 import dev.ambershim.core.plan.StepEntry;
 import dev.ambershim.core.plan.WorkLog;
-import dev.ambershim.core.stage.clean.SurfaceVerdict;
+import dev.ambershim.core.stage.clean.CleanAnswer;
 import dev.ambershim.logbook.photo.Photos;
 import java.time.Duration;
 import java.time.Instant;
@@ -67,7 +67,7 @@ final class Diary {
     if (!remarks.isEmpty()) {
       blocks.add(new Block.Points(remarks));
     }
-    flaws(blocks, job, plan);
+    flaws(blocks, job);
     for (StepEntry entry : entries) {
       String title = plan.step(entry.id()).map(PlanStep::title).orElse(entry.id());
       for (Photo photo : entry.photos()) {
@@ -106,27 +106,12 @@ final class Diary {
     }
   }
 
-  private static void flaws(List<Block> blocks, Job job, Plan plan) {
+  private static void flaws(List<Block> blocks, Job job) {
     List<Flaw> flaws = job.work().flaws();
     if (flaws.isEmpty()) {
       return;
     }
-    SurfaceVerdict verdict = SurfaceVerdict.of(flaws, true, plan.work().metalOnPlate());
-    blocks.add(new Block.Paragraph(verdict.sentence()));
-    List<String> points = new ArrayList<>();
-    verdict
-        .findings()
-        .forEach(
-            f ->
-                points.add(
-                    f.flaw().face().words()
-                        + ", "
-                        + f.flaw().kind().words()
-                        + ": "
-                        + f.fitness().words()
-                        + ". "
-                        + f.meaning()));
-    blocks.add(new Block.Points(points));
+    blocks.addAll(Chapter.of(CleanAnswer.of(job)));
   }
 
   private static String check(StepEntry entry) {

@@ -2,24 +2,21 @@ package dev.ambershim.logbook.report;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.physics.fit.InnerGap;
+import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.surface.Face;
 import dev.ambershim.core.physics.surface.FaceReport;
 import dev.ambershim.core.physics.surface.LapPass;
 import dev.ambershim.core.physics.surface.Relief;
 import dev.ambershim.core.physics.surface.ReliefMap;
 import dev.ambershim.core.picture.ReliefPicture;
-import dev.ambershim.core.stage.lap.LapWords;
-import dev.ambershim.core.stage.lap.LappingQuestion;
-import dev.ambershim.core.stage.measure.FaceFinding;
+import dev.ambershim.core.stage.lap.LapAnswer;
+import dev.ambershim.core.stage.measure.FaceAnswer;
 import dev.ambershim.core.stage.measure.FitAnswer;
-import dev.ambershim.core.stage.measure.FitPicture;
-import dev.ambershim.core.stage.measure.FitWords;
+import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.logbook.formats.FlatnessJson;
 import dev.ambershim.logbook.formats.RestJson;
 import dev.ambershim.logbook.formats.ResultJson;
@@ -30,7 +27,6 @@ import java.util.Optional;
 
 /** What was measured and lapped, for the report: the fit, the lid's gap, each face, the passes. */
 final class Measured {
-  private static final int DRAWS = 200_000;
   private static final double WIDTH = 680;
 
   private Measured() {}
@@ -44,7 +40,7 @@ final class Measured {
     }
     blocks.add(new Block.Heading("What was measured"));
     if (tops) {
-      fit(blocks, job, notation);
+      blocks.addAll(Chapter.of(MeasureAnswer.of(job, notation, SolveWatch.NONE, Runnable::run)));
     }
     for (Face face : Face.values()) {
       face(blocks, job, face, notation);
@@ -61,9 +57,9 @@ final class Measured {
     }
     ObjectNode node = Json.mapper().createObjectNode();
     if (tops) {
-      FitAnswer fit =
-          FitAnswer.of(job.heights(), job.cooler(), Notation.METRIC, DRAWS, Runnable::run);
-      node.set("first", ResultJson.of(FitWords.first(fit, Notation.METRIC)));
+      MeasureAnswer said = MeasureAnswer.of(job, Notation.METRIC, SolveWatch.NONE, Runnable::run);
+      FitAnswer fit = said.fit();
+      node.set("first", ResultJson.of(said.first()));
       fit.rest().ifPresent(r -> node.set("rest", RestJson.of(fit.features(), r, fit.chances())));
     }
     ArrayNode faces = node.putArray("faces");
@@ -83,31 +79,6 @@ final class Measured {
     return Optional.of(node);
   }
 
-  private static void fit(List<Block> blocks, Job job, Notation notation) {
-    FitAnswer fit = FitAnswer.of(job.heights(), job.cooler(), notation, DRAWS, Runnable::run);
-    Finding first = FitWords.first(fit, notation);
-    blocks.add(new Block.Paragraph(first.sentence()));
-    List<String> points = new ArrayList<>(FitWords.notes(fit, notation));
-    for (InnerGap gap : FitAnswer.innerGaps(job.heights(), job.chip(), false)) {
-      points.add(gap.finding("the lid", notation).sentence());
-    }
-    fit.drop(job.heights(), notation).ifPresent(d -> points.add(d.finding().sentence()));
-    if (!points.isEmpty()) {
-      blocks.add(new Block.Points(points));
-    }
-    blocks.add(
-        new Block.Figure(
-            FitPicture.of(
-                fit,
-                job.chip(),
-                job.heights().xLoad(),
-                job.heights().yLoad(),
-                notation,
-                WIDTH,
-                FitPicture.height(fit.rows().size())),
-            "How a flat plate comes to rest; nothing bends."));
-  }
-
   private static void face(List<Block> blocks, Job job, Face face, Notation notation) {
     List<Relief> all = job.surfaces().reliefs().stream().filter(r -> r.face() == face).toList();
     if (all.isEmpty()) {
@@ -116,7 +87,9 @@ final class Measured {
     try {
       FaceReport first = FaceReport.of(all.get(0).points(), Optional.empty());
       FaceReport last = FaceReport.of(all.get(all.size() - 1).points(), Optional.empty());
-      blocks.add(new Block.Paragraph(FaceFinding.of(last, face.words(), notation).sentence()));
+      FaceAnswer flat = FaceAnswer.of(job, face, notation);
+      blocks.add(new Block.Paragraph(flat.sentence()));
+      Chapter.points(blocks, flat.notes());
       double span = first.flatness().flttMicrometres();
       relief(blocks, first, span, all.get(0), notation);
       if (all.size() > 1) {
@@ -165,13 +138,7 @@ final class Measured {
     }
     if (!points.isEmpty()) {
       blocks.add(new Block.Points(points));
-      try {
-        LappingQuestion.plan(job)
-            .ifPresent(
-                plan -> blocks.add(new Block.Paragraph(LapWords.plan(plan, notation).sentence())));
-      } catch (Problem problem) {
-        blocks.add(new Block.Paragraph(problem.getMessage()));
-      }
+      blocks.addAll(Chapter.of(LapAnswer.of(job, notation, SolveWatch.NONE)));
     }
   }
 }

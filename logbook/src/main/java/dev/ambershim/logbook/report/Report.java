@@ -11,10 +11,11 @@ import dev.ambershim.core.picture.LadderPicture;
 import dev.ambershim.core.picture.RunChart;
 import dev.ambershim.core.picture.RunLines;
 import dev.ambershim.core.picture.SectionPicture;
-import dev.ambershim.core.runs.judging.Comparison;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.prove.Headroom;
+import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.prove.RungPicture;
 import dev.ambershim.core.stage.weigh.OptionsPicture;
 import dev.ambershim.core.stage.weigh.Weighing;
@@ -48,7 +49,8 @@ public record Report(String title, List<Block> blocks) {
       Assessment assessment, Optional<Weighing> weighing, Notation notation, String date) {
     Job job = assessment.job();
     List<Block> blocks = new ArrayList<>();
-    blocks.add(new Block.Answer(answer(assessment)));
+    ProveAnswer proved = ProveAnswer.of(assessment);
+    blocks.add(new Block.Answer(answer(assessment, proved)));
     blocks.add(
         new Block.Paragraph(
             job.chip().name()
@@ -62,7 +64,7 @@ public record Report(String title, List<Block> blocks) {
     if (!job.notes().isBlank()) {
       blocks.add(new Block.Paragraph(job.notes()));
     }
-    assessment.comparison().ifPresent(c -> addReasons(blocks, c));
+    Chapter.points(blocks, proved.reasons());
     List<RunChart.Line> lines = RunLines.of(assessment.runs());
     if (!lines.isEmpty()) {
       blocks.add(new Block.Heading("Runs before and after"));
@@ -94,7 +96,7 @@ public record Report(String title, List<Block> blocks) {
     }
     weighing.ifPresent(w -> addWeighing(blocks, w, notation));
     blocks.add(new Block.Heading("What was expected"));
-    blocks.add(new Block.Paragraph(assessment.expected()));
+    blocks.add(new Block.Paragraph(assessment.expectation().sentence()));
     blocks.add(
         new Block.Figure(
             LadderPicture.of(
@@ -151,27 +153,17 @@ public record Report(String title, List<Block> blocks) {
 
   private static void addWeighing(List<Block> blocks, Weighing weighing, Notation notation) {
     blocks.add(new Block.Heading("What could be done, as weighed before the work"));
-    blocks.add(new Block.Paragraph(weighing.advice().sentence()));
-    if (!weighing.reasons().isEmpty()) {
-      blocks.add(new Block.Points(weighing.reasons()));
-    }
+    blocks.addAll(Chapter.of(weighing));
     blocks.add(
         new Block.Figure(
             OptionsPicture.of(weighing, notation, WIDTH, 320),
             "Gain of each option at this load, with what it takes."));
   }
 
-  private static String answer(Assessment assessment) {
-    if (assessment.answer().isPresent()) {
-      return assessment.answer().get().sentence();
-    }
-    return assessment.baseline().map(Finding::sentence).orElse(assessment.expectation().sentence());
-  }
-
-  private static void addReasons(List<Block> blocks, Comparison comparison) {
-    if (!comparison.reasons().isEmpty()) {
-      blocks.add(new Block.Points(comparison.reasons()));
-    }
+  private static String answer(Assessment assessment, ProveAnswer proved) {
+    return proved.finding().isPresent() || assessment.baseline().isEmpty()
+        ? proved.sentence()
+        : BaselineAnswer.of(assessment).sentence();
   }
 
   private static Block runTable(Assessment assessment, Notation notation) {

@@ -254,7 +254,7 @@ class ReportTest {
         target);
     assertThat(Files.readString(target))
         .contains("What was measured")
-        .contains("The die touches first in 1000 of 1000 draws")
+        .contains("The die touches first (over 99.9 % by the readings)")
         .contains("Top of the lid: flat to")
         .contains("Probed: as it came.")
         .contains("P800, 250 strokes, 4.0 µm off");

@@ -51,4 +51,9 @@ public record Meeting(MetalPlace place, MetalFace face, boolean said) {
     }
     return words.toString();
   }
+
+  /** Place, face and what follows, in a line. */
+  public String line() {
+    return place.words() + ", " + face.words() + ". " + sentence();
+  }
 }

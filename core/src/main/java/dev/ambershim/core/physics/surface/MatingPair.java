@@ -44,9 +44,9 @@ public record MatingPair(double[] xMillimetres, double[] yMillimetres, double[][
       throw new Problem(
           "surface.overlap",
           Place.field("probed places"),
-          "The two faces were probed over "
+          "The two faces were probed over only "
               + Math.round(100 * common / wanted)
-              + " of 100 parts only of where they meet ("
+              + " % of where they meet ("
               + Notation.METRIC.text(within[1] - within[0], Unit.MILLIMETRE)
               + " by "
               + Notation.METRIC.text(within[3] - within[2], Unit.MILLIMETRE)

@@ -5,7 +5,7 @@ import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.Picture.Pen;
 import dev.ambershim.core.picture.Tone;
 import dev.ambershim.core.plan.Flaw.Face;
-import dev.ambershim.core.stage.clean.SurfaceVerdict.Fitness;
+import dev.ambershim.core.stage.clean.CleanAnswer.Fitness;
 
 /**
  * Every face with the worst that was found on it: a bar that grows with how bad it is, and words,
@@ -22,7 +22,7 @@ public final class FacesPicture {
   private FacesPicture() {}
 
   /** Draws a verdict. */
-  public static Picture of(SurfaceVerdict verdict, double width, double height) {
+  public static Picture of(CleanAnswer verdict, double width, double height) {
     Pen pen = new Pen();
     pen.words(8, 14, "Worst found on each face", Tone.QUIET, 11, Anchor.START);
     double step = (width - LEFT - 190) / (Fitness.values().length - 1);
@@ -31,9 +31,9 @@ public final class FacesPicture {
     for (Face face : Face.values()) {
       double y = TOP + ROW * row++;
       Fitness worst =
-          verdict.findings().stream()
+          verdict.judgements().stream()
               .filter(f -> f.flaw().face() == face)
-              .map(SurfaceVerdict.Finding::fitness)
+              .map(CleanAnswer.Judgement::fitness)
               .max(Fitness::compareTo)
               .orElse(null);
       pen.box(LEFT, y, width - LEFT - 190, ROW - 5, Tone.GAP, face.words());

@@ -3,148 +3,130 @@ package dev.ambershim.core.stage.close;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
-import dev.ambershim.core.base.Working;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.physics.conduction.Patch;
-import dev.ambershim.core.physics.dosing.CloseTerms;
-import dev.ambershim.core.physics.dosing.Cure;
-import dev.ambershim.core.physics.dosing.GlueLine;
-import dev.ambershim.core.physics.dosing.LidDrift;
-import dev.ambershim.core.physics.dosing.LidSeat;
-import dev.ambershim.core.physics.fit.TopKind;
-import dev.ambershim.core.plan.Doses;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.stage.Drawing;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.StageAnswer;
+import dev.ambershim.core.stage.measure.FitQuestion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * How a job's lid closes: what carries it, gap and glue, how long it cures, in words.
+ * How thick the joint under the lid gets, how hard the cooler presses, and what uneven screws cost.
  *
- * @param seat how the lid lies
- * @param glue the glue
- * @param cure how long it cures
- * @param finding the answer
- * @param reasons what to know beside it
+ * @param job what it was worked out for
+ * @param lid how the lid lies; empty when none is put on
+ * @param mount how the cooler presses
+ * @param wedge what uneven screws cost; empty where no paste carries the plate
+ * @param notes each limit, kept or not, and what the wedge costs
+ * @param pictures the lid as it lies, and every turn of the screws
  */
 public record CloseAnswer(
-    LidSeat seat, GlueLine glue, Cure cure, Finding finding, List<String> reasons) {
-  /** Copies its list. */
+    Job job,
+    Optional<LidAnswer> lid,
+    MountAnswer mount,
+    Optional<FitQuestion.Tilted> wedge,
+    List<String> notes,
+    List<Drawing> pictures)
+    implements StageAnswer {
+  private static final double LID_HEIGHT = 210;
+  private static final double TURNS_HEIGHT = 230;
+
+  /** Copies its lists. */
   public CloseAnswer {
-    reasons = List.copyOf(reasons);
+    notes = List.copyOf(notes);
+    pictures = List.copyOf(pictures);
   }
 
-  /** Works it out; empty if no lid is put on. */
-  public static Optional<CloseAnswer> of(Job job, Notation notation) {
-    Doses doses = job.workCase().doses();
-    return doses.seat().map(seat -> of(job, doses, seat, notation));
+  /**
+   * Works it out.
+   *
+   * @throws java.util.concurrent.CancellationException if the watch says so
+   */
+  public static CloseAnswer of(Job job, Notation notation, SolveWatch watch) {
+    MountAnswer mount = MountAnswer.of(job, notation);
+    Optional<LidAnswer> lid = LidAnswer.of(job, notation);
+    Optional<FitQuestion.Tilted> wedge = mount.cost(job, watch);
+    List<String> notes = new ArrayList<>(mount.checks());
+    wedge.ifPresent(w -> notes.addAll(words(w, notation)));
+    if (wedge.isEmpty()) {
+      notes.add(
+          "Liquid metal carries no load: the plate lies on what it touches, so uneven screws do not"
+              + " tilt it as long as their force acts inside that area.");
+    }
+    List<Drawing> pictures = new ArrayList<>();
+    lid.ifPresent(
+        l ->
+            pictures.add(
+                new Drawing(
+                    "lid",
+                    "How the lid lies.",
+                    LID_HEIGHT,
+                    (w, h) -> ClosePicture.of(job.chip(), l.seat(), l.glue(), notation, w, h))));
+    double limit = job.after().lidOn() ? Double.MAX_VALUE : job.mounting().edge();
+    pictures.add(
+        new Drawing(
+            "turns",
+            "Every turn of the screws.",
+            TURNS_HEIGHT,
+            (w, h) -> TurnsPicture.of(mount.tightening(), job.mounting(), limit, notation, w, h)));
+    return new CloseAnswer(job, lid, mount, wedge, notes, pictures);
   }
 
-  private static CloseAnswer of(Job job, Doses doses, LidSeat seat, Notation notation) {
-    GlueLine glue = doses.glue();
-    Cure cure = doses.cure();
-    double film =
-        Math.max(
-            LidSeat.FILM_MICROMETRES, seat.gaps().stream().mapToDouble(g -> g).min().orElse(0));
-    String sentence =
-        "The "
-            + (seat.onDie() ? seat.carrier() + " carries the lid" : "rim carries the lid")
-            + ": film "
-            + notation.text(film, Unit.MICROMETRE)
-            + ", glue line "
-            + notation.text(seat.glueMicrometres(), Unit.MICROMETRE)
-            + ". "
-            + (glue.cubicMillimetres() == 0
-                ? "Without glue, clamp and cooler hold it."
-                : "Leave it pressed "
-                    + Notation.minutes(Math.ceil(cure.atLeastMinutes()))
-                    + " at least, "
-                    + Notation.minutes(Math.ceil(cure.safeMinutes()))
-                    + " to be safe.");
-    List<String> reasons = new ArrayList<>();
-    CloseTerms terms = job.closing();
-    if (glue.cubicMillimetres() > 0) {
-      reasons.add(
-          notation.fixed(glue.grams() * 1000, 0)
-              + " mg of "
-              + terms.kind().words()
-              + " over "
-              + notation.text(glue.lengthMillimetres(), Unit.MILLIMETRE)
-              + " under the rim; pressed with "
-              + notation.text(terms.press(), Unit.NEWTON)
-              + " it would get as thin as "
-              + notation.text(glue.thicknessMicrometres(), Unit.MICROMETRE)
-              + " and "
-              + notation.text(glue.widthMillimetres(), Unit.MILLIMETRE)
-              + " wide.");
+  private static List<String> words(FitQuestion.Tilted wedge, Notation notation) {
+    List<String> words = new ArrayList<>();
+    words.add(
+        "The paste ends between "
+            + notation.fixed(notation.shown(wedge.thinMicrometres(), Unit.MICROMETRE), 1)
+            + " and "
+            + notation.fixed(notation.shown(wedge.thickMicrometres(), Unit.MICROMETRE), 1)
+            + " "
+            + notation.symbol(Unit.MICROMETRE)
+            + " thick, which costs "
+            + notation.text(wedge.meanKelvin(), Unit.KELVIN)
+            + " in the mean of the cores and "
+            + notation.text(wedge.spreadKelvin(), Unit.KELVIN)
+            + " in their spread.");
+    if (!wedge.coresKelvin().isEmpty()) {
+      List<String> each = new ArrayList<>();
+      for (int i = 0; i < wedge.coresKelvin().size(); i++) {
+        double warmer = notation.shown(wedge.coresKelvin().get(i), Unit.KELVIN);
+        each.add(i + ": " + notation.fixed(warmer, 2));
+      }
+      words.add(
+          "Warmer by core, in "
+              + notation.symbol(Unit.KELVIN)
+              + ": "
+              + String.join(", ", each)
+              + ".");
     }
-    if (!seat.reaches()) {
-      reasons.add(
-          "The glue stands lower than the gap under the rim, so it does not reach the lid: a thicker"
-              + " bead, or dots that stand higher.");
-    }
-    if (seat.onDie() && seat.glueMicrometres() > 250) {
-      reasons.add(
-          "The rim hangs "
-              + notation.text(seat.glueMicrometres(), Unit.MICROMETRE)
-              + " over the substrate: look whether old sealant under the die's place or a wrong"
-              + " cavity is to blame.");
-    }
-    drift(job)
-        .ifPresent(
-            d ->
-                reasons.add(
-                    "The lid may slide "
-                        + notation.text(d.millimetres(), Unit.MILLIMETRE)
-                        + " before its rim touches "
-                        + d.what()
-                        + "."));
-    reasons.add(
-        "More press makes the film no thinner once a die carries; over a bare die keep it by hand"
-            + " and in the middle.");
-    List<Working.Input> inputs = new ArrayList<>();
-    inputs.add(new Working.Input("cavity", job.chip().lid().cavityMillimetres() * 1000, "µm"));
-    inputs.add(new Working.Input("highest die", job.chip().highestDieMicrometres(), "µm"));
-    inputs.add(new Working.Input("film, at least", LidSeat.FILM_MICROMETRES, "µm"));
-    inputs.add(new Working.Input("glue pressed alone", glue.thicknessMicrometres(), "µm"));
-    inputs.add(new Working.Input("old sealant", terms.old(), "µm"));
-    inputs.add(new Working.Input("cured depth", cure.depthMillimetres(), "mm"));
-    inputs.add(new Working.Input("cured through", cure.likelyMinutes(), "min"));
-    return new CloseAnswer(
-        seat,
-        glue,
-        cure,
-        new Finding(
-            "close.film",
-            sentence,
-            film,
-            "µm",
-            Optional.empty(),
-            new Working(
-                "gap = cavity + glue line − die height, never below the film itself; the glue is"
-                    + " pressed as a strip (Reynolds) or a dot (Stefan) until its skin, its yield"
-                    + " stress or its fillers stop it; cured depth = k·√t",
-                inputs,
-                "Reynolds 1886, Stefan 1874; Comyn 1998 for the cure; flow and cure of the glue are"
-                    + " common practice",
-                List.of(
-                    "Lid and substrate are taken as flat.", "The label of the glue comes first."))),
-        reasons);
+    return words;
   }
 
-  private static Optional<LidDrift> drift(Job job) {
-    List<LidDrift.Thing> parts =
-        job.heights().tops().stream()
-            .filter(t -> t.kind() == TopKind.PART)
-            .map(
-                t ->
-                    new LidDrift.Thing(
-                        t.name(),
-                        new Patch(
-                            t.xMillimetres(),
-                            t.yMillimetres(),
-                            t.widthMillimetres(),
-                            t.depthMillimetres())))
-            .toList();
-    return LidDrift.of(job.chip(), parts);
+  @Override
+  public Stage stage() {
+    return Stage.CLOSE;
+  }
+
+  @Override
+  public Optional<Finding> finding() {
+    return Optional.of(lid.map(LidAnswer::finding).orElse(mount.finding()));
+  }
+
+  @Override
+  public String sentence() {
+    return finding().orElseThrow().sentence();
+  }
+
+  @Override
+  public List<String> reasons() {
+    return lid.map(LidAnswer::reasons).orElse(List.of());
+  }
+
+  @Override
+  public List<Finding> others() {
+    return lid.isPresent() ? List.of(mount.finding()) : List.of();
   }
 }

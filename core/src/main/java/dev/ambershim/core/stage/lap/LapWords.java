@@ -203,7 +203,7 @@ public final class LapWords {
                 + round(plan.breakThrough().interval().high(), notation)
                 + "); at the end "
                 + Math.round(100 * plan.bareShare())
-                + " of 100 parts are bare. Bare copper takes up gallium and stains; it stays"
+                + " % is bare. Bare copper takes up gallium and stains; it stays"
                 + " usable.");
       }
       boolean low = plan.leftMillimetres() < floorMillimetres;
@@ -244,9 +244,9 @@ public final class LapWords {
                 + " leave it, a matter of school: past P1200 no kelvin comes of it.");
     if (terms.face() == Face.DIE) {
       notes.add(
-          "Lapping silicon is for experts: about "
+          "Lapping silicon is for experts: "
               + notation.fixed(ruinPercent, 1)
-              + " of 100 chips are lost, by the odds you keep in Weigh.");
+              + " % risk of ruining the chip, by the odds you keep in Weigh.");
     }
     notes.add(
         plan.measured() == 0

@@ -110,7 +110,7 @@ public record CoolerDrop(Chain drop, Finding finding, List<String> notes) {
     }
     StringBuilder words = new StringBuilder();
     words.append("Springs keep ").append(Math.round(100 * left / mount.squeezeMillimetres()));
-    words.append(" of 100 parts of their force");
+    words.append(" % of their force");
     if (mount.springNewtonsPerMillimetre() != null && mount.screws() != null) {
       double rate = mount.springNewtonsPerMillimetre() * mount.screws();
       words

@@ -37,7 +37,7 @@ public final class FitWords {
       return new Finding("measure.first", what, Double.NaN, "", Optional.empty(), working(fit));
     }
     double chance = fit.dieFirst();
-    String sure = " in " + parts(chance) + " of 1000 draws of the readings";
+    String sure = " (" + percent(chance, notation) + " by the readings)";
     Proud closest = fit.prouds().isEmpty() ? null : fit.prouds().get(0);
     String sentence;
     if (closest == null) {
@@ -64,7 +64,9 @@ public final class FitWords {
               + " shy of it"
               + (fit.dieCarries() < 0.005
                   ? ", and carries nothing. "
-                  : ", and carries in " + parts(fit.dieCarries()) + " of 1000 draws only. ")
+                  : ", and carries with a chance of only "
+                      + percent(fit.dieCarries(), notation)
+                      + ". ")
               + remedy(first.top(), over, notation);
     } else {
       sentence =
@@ -80,8 +82,14 @@ public final class FitWords {
     return new Finding("measure.first", sentence, chance, "", Optional.empty(), working(fit));
   }
 
-  private static long parts(double chance) {
-    return Math.round(1000 * chance);
+  private static String percent(double chance, Notation notation) {
+    // Draws tell no chance closer to certain than this.
+    if (chance > 0.999) {
+      return "over " + notation.fixed(99.9, 1) + " %";
+    }
+    return chance < 0.001
+        ? "under " + notation.fixed(0.1, 1) + " %"
+        : notation.fixed(100 * chance, 1) + " %";
   }
 
   private static Row highest(FitAnswer fit) {
@@ -144,7 +152,7 @@ public final class FitWords {
             + doubt.source().name()
             + " again: it makes "
             + Math.round(100 * doubt.share())
-            + " of 100 parts of the doubt.";
+            + " % of the uncertainty.";
   }
 
   /** What to know beside the answer, a sentence each. */

@@ -24,7 +24,6 @@ import java.util.stream.Stream;
  */
 public final class Headroom {
   private static final double NORMAL_95 = 1.959964;
-  private static final String LIMIT = " under your limit";
 
   private final ClockLadder before;
   private final ClockLadder after;
@@ -65,6 +64,24 @@ public final class Headroom {
         notation);
   }
 
+  /**
+   * A change of clock in a few words.
+   *
+   * @param more whether it clocks higher after the work
+   * @param change how far, such as "at least 150 MHz"
+   */
+  public record Headline(boolean more, String change) {
+    /** Such as "150 MHz more". */
+    public String words() {
+      return change + (more ? " more" : " less");
+    }
+
+    /** Such as "150 MHz more under your limit". */
+    public String underLimit() {
+      return words() + " under your limit";
+    }
+  }
+
   /** The ladder before the work. */
   public ClockLadder before() {
     return before;
@@ -88,27 +105,26 @@ public final class Headroom {
   }
 
   /**
-   * What the stage's answer says of it after the kelvin, such as "150 MHz more under your limit";
-   * empty if the rungs do not tell a change.
+   * What the stage's answer says of it after the kelvin; empty if the rungs do not tell a change.
    */
-  public Optional<String> headline() {
+  public Optional<Headline> headline() {
     Optional<GridGain> grid = gridGain();
     if (grid.isPresent()) {
       double gain = grid.get().megahertz();
       return grid.get().interval().contains(0)
           ? Optional.empty()
-          : Optional.of(megahertz(Math.abs(gain)) + (gain > 0 ? " more" : " less") + LIMIT);
+          : Optional.of(new Headline(gain > 0, megahertz(Math.abs(gain))));
     }
     if (before.bracketed() && after.highestPass().isPresent()) {
       double least = after.highestPass().getAsDouble() - before.lowestBlock().getAsDouble();
       return least > 0
-          ? Optional.of("at least " + megahertz(least) + " more" + LIMIT)
+          ? Optional.of(new Headline(true, "at least " + megahertz(least)))
           : Optional.empty();
     }
     if (after.bracketed() && before.highestPass().isPresent()) {
       double least = before.highestPass().getAsDouble() - after.lowestBlock().getAsDouble();
       return least > 0
-          ? Optional.of("at least " + megahertz(least) + " less" + LIMIT)
+          ? Optional.of(new Headline(false, "at least " + megahertz(least)))
           : Optional.empty();
     }
     return Optional.empty();
@@ -167,9 +183,7 @@ public final class Headroom {
     String both =
         "It holds " + where(after) + " after and " + where(before) + " before the work" + under();
     if (gain.isEmpty()) {
-      return both
-          + headline().map(h -> ": " + h.replace(LIMIT, "")).orElse(". That tells no gain yet")
-          + ".";
+      return both + headline().map(h -> ": " + h.words()).orElse(". That tells no gain yet") + ".";
     }
     Interval interval = gain.get().interval();
     double mean = gain.get().megahertz();

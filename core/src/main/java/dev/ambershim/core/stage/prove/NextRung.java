@@ -131,7 +131,7 @@ public record NextRung(
 
   private static String end(ClockModel.Estimate estimate, Notation notation) {
     if (Double.isInfinite(estimate.value())) {
-      return "find no rest, as leakage runs away";
+      return "never settle: heat and leakage drive each other up";
     }
     if (Double.isInfinite(estimate.interval().high())) {
       return "reach " + notation.text(estimate.value(), Unit.CELSIUS) + " or, at worst, run away";

@@ -159,8 +159,8 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
         + " and "
         + hours
         + (f.ruin() > 0
-            ? "; the chip is lost in about " + notation.fixed(100 * f.ruin(), 1) + " of 100 tries."
-            : "; the chip is not at risk.");
+            ? "; " + notation.fixed(100 * f.ruin(), 1) + " % risk of ruining the chip."
+            : "; no risk to the chip.");
   }
 
   private static Optional<String> spread(

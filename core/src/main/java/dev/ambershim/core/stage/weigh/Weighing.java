@@ -7,6 +7,8 @@ import dev.ambershim.core.base.Working;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.StageAnswer;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -49,7 +51,8 @@ public record Weighing(
     boolean toldApart,
     List<FurtherReading> further,
     List<Double> remainderKelvin,
-    Calibration calibration) {
+    Calibration calibration)
+    implements StageAnswer {
   /** Eight cases in ten. */
   public static final double LEVEL = 0.8;
 
@@ -337,5 +340,20 @@ public record Weighing(
     }
 
     private static final Working NONE = new Working("", List.of(), "", List.of());
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.WEIGH;
+  }
+
+  @Override
+  public String sentence() {
+    return advice.sentence();
+  }
+
+  @Override
+  public Optional<Finding> finding() {
+    return Optional.of(advice);
   }
 }

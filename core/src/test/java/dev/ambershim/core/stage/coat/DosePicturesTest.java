@@ -27,9 +27,9 @@ import dev.ambershim.core.picture.Mark.Raster;
 import dev.ambershim.core.picture.Mark.Words;
 import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.Tone;
-import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.close.ClosePicture;
-import dev.ambershim.core.stage.close.MountQuestion;
+import dev.ambershim.core.stage.close.LidAnswer;
+import dev.ambershim.core.stage.close.MountAnswer;
 import dev.ambershim.core.stage.close.TurnsPicture;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -171,7 +171,7 @@ class DosePicturesTest {
 
   @Test
   void theLidIsDrawnOnWhatCarriesIt() {
-    CloseAnswer close = CloseAnswer.of(CHIPLETS, Notation.METRIC).orElseThrow();
+    LidAnswer close = LidAnswer.of(CHIPLETS, Notation.METRIC).orElseThrow();
     Picture picture =
         ClosePicture.of(CHIPLETS.chip(), close.seat(), close.glue(), Notation.METRIC, 640, 210);
     assertThat(picture.description()).contains("carries the lid");
@@ -198,7 +198,7 @@ class DosePicturesTest {
 
   @Test
   void everyTurnHasItsBarAndTheLimitItsLine() {
-    MountQuestion mount = MountQuestion.of(ONE, Notation.METRIC);
+    MountAnswer mount = MountAnswer.of(ONE, Notation.METRIC);
     Picture plain =
         TurnsPicture.of(
             mount.tightening(), ONE.mounting(), Double.MAX_VALUE, Notation.METRIC, 640, 230);

@@ -54,7 +54,7 @@ class FitAnswerTest {
     assertThat(fit.rows().get(1).clearance()).isCloseTo(0.05, within(1e-9));
     assertThat(fit.rows().get(1).clear().orElseThrow().contains(0.05)).isTrue();
     assertThat(FitWords.first(fit, Notation.METRIC).sentence())
-        .startsWith("The die touches first in 1000 of 1000 draws of the readings: it stands 50 µm")
+        .startsWith("The die touches first (over 99.9 % by the readings): it stands 50 µm")
         .contains("proud of the shim");
     assertThat(FitWords.notes(fit, Notation.METRIC).get(0)).contains("right by common practice");
   }
@@ -191,7 +191,7 @@ class FitAnswerTest {
     assertThat(drop.drop().nominal()).isCloseTo(2.52, within(1e-9));
     assertThat(drop.finding().sentence()).contains("stops 1.02 mm too high");
     // Springs of 20 N/mm: 0.48 of 3.0 mm left, 38 N of 240 N.
-    assertThat(drop.notes().get(0)).contains("16 of 100").contains("38 N of 240 N");
+    assertThat(drop.notes().get(0)).contains("16 %").contains("38 N of 240 N");
     assertThat(drop.notes().get(1)).contains("screws longer by 0.5 mm");
   }
 

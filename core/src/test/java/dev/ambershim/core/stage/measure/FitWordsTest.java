@@ -156,7 +156,7 @@ class FitWordsTest {
         .startsWith("The springs would hang loose")
         .contains("washer of 2.50 mm");
     assertThat(drop(new Mount(3.0, null, null, 5.0, null, null, false)).notes().get(0))
-        .startsWith("Springs keep 50 of 100 parts of their force. A washer");
+        .startsWith("Springs keep 50 % of their force. A washer");
     assertThat(drop(new Mount(3.0, 4, 10.0, 5.0, null, null, false)).notes().get(0))
         .contains("100 N of 200 N");
     assertThat(drop(new Mount(3.0, null, null, null, 3.0, 3.5, false)).notes().get(0))

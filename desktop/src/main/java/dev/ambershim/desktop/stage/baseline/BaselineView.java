@@ -6,6 +6,7 @@ import dev.ambershim.core.job.Side;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.CoreMaps;
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.clocking.LadderPanel;
 import dev.ambershim.desktop.stage.conduct.ConductSheet;
@@ -74,13 +75,7 @@ public final class BaselineView implements StageView {
     }
     Notation notation = model.notationProperty().get();
     List<RunResult> runs = now.runs(Side.BEFORE);
-    if (now.baseline().isPresent()) {
-      answer.show(now.baseline().get(), List.of(), notation);
-    } else if (runs.isEmpty()) {
-      answer.show("No run yet. Log a steady load for half an hour, and add the log here.");
-    } else {
-      answer.show("No run can be used yet. See below what each one lacks.");
-    }
+    answer.show(BaselineAnswer.of(now), notation);
     chart.show(runs);
     cores.show(CoreMaps.of(now.only(Side.BEFORE), notation), false, runs);
     ladder.show(now.job(), now.headroom());

@@ -4,11 +4,10 @@ import dev.ambershim.core.plan.Flaw;
 import dev.ambershim.core.plan.Flaw.Face;
 import dev.ambershim.core.plan.Flaw.Kind;
 import dev.ambershim.core.plan.Phase;
-import dev.ambershim.core.plan.WorkLog;
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.clean.CleanAnswer;
+import dev.ambershim.core.stage.clean.CleanAnswer.Judgement;
 import dev.ambershim.core.stage.clean.FacesPicture;
-import dev.ambershim.core.stage.clean.SurfaceVerdict;
-import dev.ambershim.core.stage.clean.SurfaceVerdict.Finding;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.model.WorkModel;
@@ -122,25 +121,17 @@ public final class CleanView implements StageView {
     if (model.jobProperty().get() == null) {
       return;
     }
-    WorkLog log = model.jobProperty().get().work();
-    boolean looked =
-        List.of("look-chip", "look-lid", "plate-look").stream()
-            .anyMatch(id -> log.entry(id).done());
-    SurfaceVerdict verdict =
-        SurfaceVerdict.of(log.flaws(), looked, model.jobProperty().get().workCase().metalOnPlate());
-    answer.show(
-        verdict.sentence(),
-        List.of(
-            "By eye and nail, as is common practice; what cannot be seen from outside says so."));
+    CleanAnswer verdict = CleanAnswer.of(model.jobProperty().get());
+    answer.show(verdict, model.notationProperty().get());
     faces.show((w, h) -> FacesPicture.of(verdict, w, h), model.themeProperty().get().dark());
     flaws.getChildren().clear();
-    if (verdict.findings().isEmpty()) {
+    if (verdict.judgements().isEmpty()) {
       flaws
           .getChildren()
           .add(Labels.line("No flaw noted. Pick a face above, then say what.", "hint"));
     }
-    for (int i = 0; i < verdict.findings().size(); i++) {
-      flaws.getChildren().add(row(verdict.findings().get(i), i));
+    for (int i = 0; i < verdict.judgements().size(); i++) {
+      flaws.getChildren().add(row(verdict.judgements().get(i), i));
     }
     Outlook now = bench.outlookProperty().get();
     if (now != null) {
@@ -148,7 +139,7 @@ public final class CleanView implements StageView {
     }
   }
 
-  private Node row(Finding finding, int index) {
+  private Node row(Judgement judged, int index) {
     Button remove = new Button("Remove");
     remove.setId("remove-flaw-" + index);
     remove.setDisable(model.readOnly());
@@ -162,20 +153,11 @@ public final class CleanView implements StageView {
                   all.remove(index);
                   return log.withFlaws(all);
                 }));
-    Flaw flaw = finding.flaw();
     VBox words =
         new VBox(
             2,
-            Labels.line(
-                flaw.face().words()
-                    + ", "
-                    + flaw.kind().words()
-                    + (flaw.deep() ? ", deep" : "")
-                    + (flaw.note().isEmpty() ? "" : ", " + flaw.note())
-                    + ": "
-                    + finding.fitness().words(),
-                "strong"),
-            Labels.wrapped(finding.meaning() + " " + finding.doing(), "reason"));
+            Labels.line(judged.title(), "strong"),
+            Labels.wrapped(judged.meaning() + " " + judged.doing(), "reason"));
     HBox.setHgrow(words, Priority.ALWAYS);
     HBox row = new HBox(10, words, remove);
     row.setAlignment(Pos.CENTER_LEFT);

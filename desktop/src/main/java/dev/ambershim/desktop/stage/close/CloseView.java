@@ -5,13 +5,11 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.dosing.LidSeat;
-import dev.ambershim.core.physics.mounting.MountTerms;
 import dev.ambershim.core.plan.Caution;
+import dev.ambershim.core.stage.Drawing;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.close.CloseAnswer;
-import dev.ambershim.core.stage.close.ClosePicture;
 import dev.ambershim.core.stage.close.FirstStart;
-import dev.ambershim.core.stage.close.TurnsPicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Labels;
@@ -106,11 +104,11 @@ public final class CloseView implements StageView {
 
   /** The gaps that were worked out, as the build after the work. */
   private void take() {
-    CloseModel.Shown shown = model.shownProperty().get();
-    if (shown == null || shown.close().isEmpty()) {
+    CloseAnswer shown = model.shownProperty().get();
+    if (shown == null || shown.lid().isEmpty()) {
       return;
     }
-    LidSeat seat = shown.close().get().seat();
+    LidSeat seat = shown.lid().get().seat();
     double film =
         Math.max(
             LidSeat.FILM_MICROMETRES, seat.gaps().stream().mapToDouble(g -> g).min().orElse(0));
@@ -128,11 +126,11 @@ public final class CloseView implements StageView {
               job.before(),
               new Build(after.lidOn(), seat.glueMicrometres(), inner, after.outer()));
         });
-    shell.say("Film and glue line stand in the section now.");
+    shell.say("The section now shows this film and glue line.");
   }
 
   private void show() {
-    CloseModel.Shown shown = model.shownProperty().get();
+    CloseAnswer shown = model.shownProperty().get();
     Job job = shell.jobProperty().get();
     if (shown == null || job == null) {
       answer.show("Working out gap and force…");
@@ -140,34 +138,18 @@ public final class CloseView implements StageView {
     }
     Notation notation = shell.notationProperty().get();
     boolean dark = shell.themeProperty().get().dark();
-    boolean closes = shown.close().isPresent();
+    boolean closes = shown.lid().isPresent();
     lidBox.setVisible(closes);
     lidBox.setManaged(closes);
-    if (closes) {
-      CloseAnswer close = shown.close().get();
-      answer.show(close.finding(), close.reasons(), notation);
-      mount.show(shown.mount().finding().sentence(), List.of());
-      lid.show(
-          (w, h) -> ClosePicture.of(shown.job().chip(), close.seat(), close.glue(), notation, w, h),
-          dark);
-    } else {
-      answer.show(shown.mount().finding(), List.of(), notation);
-    }
     mount.setVisible(closes);
     mount.setManaged(closes);
-    MountTerms terms = shown.job().mounting();
-    turns.show(
-        (w, h) ->
-            TurnsPicture.of(
-                shown.mount().tightening(),
-                terms,
-                shown.job().after().lidOn() ? Double.MAX_VALUE : terms.edge(),
-                notation,
-                w,
-                h),
-        dark);
+    answer.show(shown, notation);
+    shown.others().forEach(f -> mount.show(f.sentence(), List.of()));
+    for (Drawing drawing : shown.pictures()) {
+      (drawing.name().equals("lid") ? lid : turns).show(drawing.painter()::at, dark);
+    }
     checks.getChildren().clear();
-    shown.checks().forEach(c -> checks.getChildren().add(Labels.wrapped(c, "reason")));
+    shown.notes().forEach(c -> checks.getChildren().add(Labels.wrapped(c, "reason")));
   }
 
   private void started() {

@@ -5,7 +5,7 @@ import dev.ambershim.core.physics.spread.PastePattern;
 import dev.ambershim.core.plan.Caution;
 import dev.ambershim.core.plan.Doses;
 import dev.ambershim.core.stage.Stage;
-import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.core.stage.coat.DosePicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
@@ -112,20 +112,13 @@ public final class CoatView implements StageView {
       return;
     }
     Notation notation = shell.notationProperty().get();
-    DoseAnswer dose = shown.answer();
+    CoatAnswer dose = shown.answer();
     boolean metals = !dose.doses().films().isEmpty();
     visible(drawn, metals);
     visible(metal, metals);
     visible(notes, metals);
     notes.getChildren().clear();
-    if (dose.finding().isPresent()) {
-      answer.show(dose.finding().get(), dose.reasons(), notation);
-    } else {
-      answer.show(
-          shown.pasted()
-              ? "No liquid metal in this job. Paste: see below."
-              : "Nothing is coated in this job: only settings are changed.");
-    }
+    answer.show(dose, notation);
     List<String> words = new ArrayList<>(dose.notes());
     if (metals) {
       words.add(Caution.METAL.words());
@@ -133,14 +126,14 @@ public final class CoatView implements StageView {
     words.forEach(n -> notes.getChildren().add(Labels.wrapped(n, "reason")));
     meetings.show(dose);
     metal.show(dose);
-    paste.lay(shown.job(), shown.laid());
+    paste.lay(dose.job(), shown.laid());
     double height = DosePicture.height(dose.doses().films().size());
     drops.setMinHeight(height);
     drops.setPrefHeight(height);
     boolean dark = shell.themeProperty().get().dark();
     double per = shell.perMillimetreProperty().get();
     drops.show(
-        (w, h) -> DosePicture.of(dose.doses().films(), shown.job().coat(), per, notation, w, h),
+        (w, h) -> DosePicture.of(dose.doses().films(), dose.job().coat(), per, notation, w, h),
         dark);
     card.setPrefWidth(DosePicture.CARD_MILLIMETRES * per + 30);
     card.show((w, h) -> DosePicture.card(per, w, h), dark);

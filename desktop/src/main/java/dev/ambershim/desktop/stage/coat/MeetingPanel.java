@@ -3,7 +3,7 @@ package dev.ambershim.desktop.stage.coat;
 import dev.ambershim.core.physics.dosing.Meeting;
 import dev.ambershim.core.physics.dosing.MetalFace;
 import dev.ambershim.core.physics.dosing.Verdict;
-import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
@@ -36,7 +36,7 @@ final class MeetingPanel extends VBox {
     getChildren().addAll(Labels.line("What must the metal never touch?", "strong"), grid);
   }
 
-  void show(DoseAnswer answer) {
+  void show(CoatAnswer answer) {
     grid.getChildren().clear();
     List<Meeting> all = answer.meetings();
     for (int i = 0; i < all.size(); i++) {

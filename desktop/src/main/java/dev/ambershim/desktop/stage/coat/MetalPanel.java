@@ -12,7 +12,7 @@ import dev.ambershim.core.physics.dosing.Insulation;
 import dev.ambershim.core.physics.dosing.Measuring;
 import dev.ambershim.core.plan.School;
 import dev.ambershim.core.plan.Way;
-import dev.ambershim.core.stage.coat.DoseAnswer;
+import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
@@ -159,7 +159,7 @@ final class MetalPanel extends VBox {
                 "coat.upper"));
   }
 
-  void show(DoseAnswer answer) {
+  void show(CoatAnswer answer) {
     Notation notation = model.notationProperty().get();
     cover.getChildren().clear();
     if (answer.doses().cover().isEmpty()) {
@@ -205,7 +205,7 @@ final class MetalPanel extends VBox {
     HBox earlier =
         new HBox(
             10,
-            Labels.line("lies there from before"),
+            Labels.line("already there"),
             Picks.onDemand(
                 job.coat().earlier() == null ? "nothing" : job.coat().earlier().words(),
                 "coat-earlier",

@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.spread.PastePattern;
 import dev.ambershim.core.physics.spread.PasteStroke;
 import dev.ambershim.core.physics.spread.SpreadState;
 import dev.ambershim.core.plan.Doses;
+import dev.ambershim.core.stage.coat.PasteAnswer;
 import dev.ambershim.core.stage.coat.PasteQuestion;
 import dev.ambershim.core.stage.coat.SpreadPicture;
 import dev.ambershim.desktop.model.JobModel;
@@ -151,7 +152,7 @@ final class PastePanel extends VBox {
 
   private void take(PastePattern pattern) {
     if (pattern == PastePattern.OWN && model.jobProperty().get().paste().strokes().isEmpty()) {
-      model.say("Draw a stroke on the face first: press the mouse there and pull.");
+      model.say("Draw a stroke on the face first: drag the mouse across it.");
       refresh();
       return;
     }
@@ -258,13 +259,13 @@ final class PastePanel extends VBox {
     paint();
   }
 
-  void show(Optional<CoatModel.Pasted> pasted) {
+  void show(Optional<PasteAnswer> pasted) {
     setVisible(pasted.isPresent());
     setManaged(pasted.isPresent());
     if (pasted.isEmpty()) {
       return;
     }
-    CoatModel.Pasted now = pasted.get();
+    PasteAnswer now = pasted.get();
     answer.show(now.sentence(), now.reasons());
     compared.setMinHeight(SpreadPicture.height(now.patterns().size()));
     compared.setPrefHeight(SpreadPicture.height(now.patterns().size()));

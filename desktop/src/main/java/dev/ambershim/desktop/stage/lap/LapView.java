@@ -10,6 +10,7 @@ import dev.ambershim.core.physics.surface.Grit;
 import dev.ambershim.core.physics.surface.LapTerms;
 import dev.ambershim.core.picture.ReliefPicture;
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.lap.LapAnswer;
 import dev.ambershim.core.stage.lap.LapPicture;
 import dev.ambershim.core.stage.lap.LappingQuestion;
 import dev.ambershim.desktop.model.JobModel;
@@ -217,7 +218,7 @@ public final class LapView implements StageView {
   }
 
   private void show() {
-    LapModel.Shown shown = model.shownProperty().get();
+    LapAnswer shown = model.shownProperty().get();
     if (shown == null || shell.jobProperty().get() == null) {
       answer.show("Working out what lapping would gain…");
       return;
@@ -231,16 +232,10 @@ public final class LapView implements StageView {
     shown.cautions().forEach(c -> cautions.getChildren().add(Labels.wrapped(c, "reason")));
     drawn.setVisible(shown.latest().isPresent());
     drawn.setManaged(shown.latest().isPresent());
-    if (shown.answer().isEmpty()) {
-      answer.show(
-          !shown.problem().isEmpty()
-              ? shown.problem()
-              : "The "
-                  + face.words()
-                  + " is not probed yet. Go to Measure (Ctrl+5) and probe it, then come back.");
+    answer.show(shown, notation);
+    if (shown.finding().isEmpty()) {
       return;
     }
-    answer.show(shown.answer().get(), shown.reasons(), notation);
     shown.notes().forEach(n -> watch.getChildren().add(Labels.wrapped(n, "reason")));
     Optional<Patch> die =
         face == Face.DIE || face == Face.LAP

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.stage.measure;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.surface.Face;
 import dev.ambershim.core.physics.surface.FaceReport;
@@ -11,6 +12,7 @@ import dev.ambershim.core.physics.surface.ProbeTable;
 import dev.ambershim.core.physics.surface.ProbedPoint;
 import dev.ambershim.core.physics.surface.Relief;
 import dev.ambershim.core.picture.ReliefPicture;
+import dev.ambershim.core.stage.measure.FaceAnswer;
 import dev.ambershim.core.stage.measure.FaceFinding;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
@@ -22,7 +24,6 @@ import dev.ambershim.logbook.store.LogFiles;
 import dev.ambershim.logbook.store.WholeFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -148,31 +149,21 @@ final class FacePanel extends VBox {
     }
   }
 
-  void refresh(MeasureModel.Shown now) {
+  void refresh(Job job, FaceAnswer now) {
     Notation notation = model.notationProperty().get();
-    boolean dark = model.themeProperty().get().dark();
-    boolean probed = now.job().surfaces().latest(now.face()).isPresent();
+    boolean probed = job.surfaces().latest(now.face()).isPresent();
     write.setDisable(!probed);
     drop.setDisable(!probed || model.readOnly());
     relief.setVisible(now.report().isPresent());
     relief.setManaged(now.report().isPresent());
     doubts.getChildren().clear();
-    if (now.report().isEmpty()) {
-      answer.show(
-          !now.faceProblem().isEmpty()
-              ? now.faceProblem()
-              : "The " + now.face().words() + " is not probed yet. Probe a grid, or read a CSV.");
+    if (now.finding().isEmpty()) {
+      answer.show(now.sentence());
       return;
     }
-    FaceReport report = now.report().get();
-    String note = now.job().surfaces().latest(now.face()).map(Relief::note).orElse("");
-    List<String> why = new ArrayList<>();
-    if (!note.isEmpty()) {
-      why.add("Probed: " + note + ".");
-    }
-    why.addAll(now.faceNotes());
-    answer.show(FaceFinding.of(report, now.face().words(), notation), why, notation);
-    Optional<Patch> die = MeasureModel.dieOn(now.job(), now.face());
+    answer.show(now.finding().get(), now.notes(), notation);
+    FaceReport report = now.report().orElseThrow();
+    Optional<Patch> die = FaceAnswer.dieOn(job, now.face());
     relief.show(
         (w, h) ->
             ReliefPicture.of(
@@ -184,7 +175,7 @@ final class FacePanel extends VBox {
                 notation,
                 w,
                 h),
-        dark);
+        model.themeProperty().get().dark());
     List<String> words = FaceFinding.doubts(report, notation);
     for (int i = 0; i < words.size(); i++) {
       Outlier outlier = report.outliers().get(i);

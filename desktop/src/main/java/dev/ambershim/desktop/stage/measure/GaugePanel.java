@@ -72,7 +72,8 @@ final class GaugePanel extends VBox {
     session
         .connectedProperty()
         .addListener(
-            (o, was, is) -> connect.setText(is ? "Let the gauge go" : "Connect a height gauge"));
+            (o, was, is) ->
+                connect.setText(is ? "Disconnect the gauge" : "Connect a height gauge"));
     address.setOnAction(e -> connect.fire());
     FlowPane foot = new FlowPane(6, 6, tops, address, connect);
     getChildren().addAll(Labels.line("Take readings", "strong"), run, foot);

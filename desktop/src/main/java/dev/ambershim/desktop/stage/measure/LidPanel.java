@@ -8,6 +8,7 @@ import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.physics.fit.Heights;
 import dev.ambershim.core.physics.fit.Mount;
 import dev.ambershim.core.physics.fit.Reading;
+import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.FigureBox;
@@ -137,9 +138,9 @@ final class LidPanel extends VBox {
     grid.setAccessibleHelp(notation.symbol(Unit.MILLIMETRE));
   }
 
-  void refresh(MeasureModel.Shown now) {
+  void refresh(MeasureAnswer now) {
     answers.getChildren().clear();
-    if (now.lid().isEmpty()) {
+    if (now.others().isEmpty()) {
       answers
           .getChildren()
           .add(
@@ -150,7 +151,7 @@ final class LidPanel extends VBox {
                   "hint"));
     }
     int i = 0;
-    for (Finding finding : now.lid()) {
+    for (Finding finding : now.others()) {
       AnswerPane pane = new AnswerPane("", "lid-answer-" + i++);
       pane.lookup("#lid-answer-" + (i - 1)).getStyleClass().setAll("label", "strong");
       pane.getChildren().remove(0);

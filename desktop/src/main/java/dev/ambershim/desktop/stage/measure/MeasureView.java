@@ -1,10 +1,9 @@
 package dev.ambershim.desktop.stage.measure;
 
-import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
-import dev.ambershim.core.job.Job;
+import dev.ambershim.core.stage.Drawing;
 import dev.ambershim.core.stage.Stage;
-import dev.ambershim.core.stage.measure.FitPicture;
+import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.desktop.model.Bell;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
@@ -86,27 +85,16 @@ public final class MeasureView implements StageView {
       answer.show("Working out what touches first…");
       return;
     }
-    Notation notation = shell.notationProperty().get();
-    Job job = now.job();
-    answer.show(now.first(), now.notes(), notation);
-    double height = FitPicture.height(now.fit().rows().size());
-    picture.setMinHeight(height);
-    picture.setPrefHeight(height);
-    picture.show(
-        (w, h) ->
-            FitPicture.of(
-                now.fit(),
-                job.chip(),
-                job.heights().xLoad(),
-                job.heights().yLoad(),
-                notation,
-                w,
-                h),
-        shell.themeProperty().get().dark());
-    tops.derived(now.fit());
-    face.refresh(now);
-    lid.refresh(now);
-    shim.refresh(now);
+    MeasureAnswer said = now.answer();
+    answer.show(said, shell.notationProperty().get());
+    Drawing rest = said.pictures().get(0);
+    picture.setMinHeight(rest.height());
+    picture.setPrefHeight(rest.height());
+    picture.show(rest.painter()::at, shell.themeProperty().get().dark());
+    tops.derived(said.fit());
+    face.refresh(said.job(), now.face());
+    lid.refresh(said);
+    shim.refresh(said);
   }
 
   @Override

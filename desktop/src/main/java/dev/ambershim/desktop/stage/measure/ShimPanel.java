@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.physics.fit.ShimTerms;
 import dev.ambershim.core.physics.fit.ShimTerms.Sheet;
+import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.core.stage.measure.ShimOutline;
 import dev.ambershim.core.stage.measure.ShimPicture;
 import dev.ambershim.desktop.model.JobModel;
@@ -36,7 +37,7 @@ final class ShimPanel extends VBox {
   private final List<FigureBox> figures = new ArrayList<>();
   private final GridPane grid = new GridPane();
   private final Button write = new Button("Write for the cutter (SVG, DXF, PDF)");
-  private MeasureModel.Shown shown;
+  private MeasureAnswer shown;
 
   ShimPanel(JobModel model, Desk shell) {
     super(8);
@@ -134,28 +135,17 @@ final class ShimPanel extends VBox {
     sheets.show(model.jobProperty().get().shim().sheet());
   }
 
-  void refresh(MeasureModel.Shown now) {
+  void refresh(MeasureAnswer now) {
     shown = now;
     write.setDisable(now.sheet().isEmpty());
     picture.setVisible(now.sheet().isPresent());
     if (now.sheet().isEmpty()) {
-      answer.show(now.sheetProblem());
+      answer.show(now.sheetSentence());
       return;
     }
     ShimOutline outline = now.sheet().get();
     Notation notation = model.notationProperty().get();
-    List<String> why = new ArrayList<>(outline.flaws());
-    why.addAll(outline.notes());
-    String sheet = now.job().shim().sheet().words();
-    answer.show(
-        outline.flaws().isEmpty()
-            ? "The " + sheet + " can be cut as drawn."
-            : "The "
-                + sheet
-                + " cannot be cut like this: "
-                + outline.flaws().size()
-                + (outline.flaws().size() == 1 ? " flaw." : " flaws."),
-        why);
+    answer.show(now.sheetSentence(), now.sheetNotes());
     picture.show(
         (w, h) ->
             ShimPicture.of(outline, now.job().chip(), now.job().heights().tops(), notation, w, h),

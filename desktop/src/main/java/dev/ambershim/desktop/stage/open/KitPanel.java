@@ -37,7 +37,7 @@ final class KitPanel extends VBox {
   private final TextField name = field("pack-name", 150, "name");
   private final TextField amount = field("pack-amount", 70, "amount");
   private final Label unit = Labels.line("", "quiet");
-  private final TextField coins = field("pack-coins", 60, "coins");
+  private final TextField coins = field("pack-coins", 60, "price");
   private final TextField until = field("pack-until", 100, "good until");
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
   private Kit shownKit;
@@ -189,7 +189,7 @@ final class KitPanel extends VBox {
     shownShelf = now.shelf();
     shownUsed = now.used();
     shownIn = writing;
-    sentence.setText("Kit: " + now.kit().sentence());
+    sentence.setText("Kit: " + now.kit().sentence(model.notationProperty().get()));
     needs.getChildren().clear();
     int row = 0;
     needs.addRow(
@@ -204,8 +204,7 @@ final class KitPanel extends VBox {
               ? "–"
               : line.packs()
                   + (line.packs() == 1 ? " pack, " : " packs, ")
-                  + Math.round(line.coins())
-                  + " coins";
+                  + model.notationProperty().get().text(line.coins(), Unit.COIN);
       String left =
           amount(line.left(), line.supply())
               + (line.gone() > 0

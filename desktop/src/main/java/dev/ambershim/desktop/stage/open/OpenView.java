@@ -1,10 +1,10 @@
 package dev.ambershim.desktop.stage.open;
 
-import dev.ambershim.core.plan.Schedule;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.stage.Drawing;
 import dev.ambershim.core.stage.Lesson;
 import dev.ambershim.core.stage.Stage;
-import dev.ambershim.core.stage.open.SchedulePicture;
-import dev.ambershim.core.stage.open.ScheduleWords;
+import dev.ambershim.core.stage.open.OpenAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.model.WorkModel;
@@ -16,7 +16,6 @@ import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
 import dev.ambershim.desktop.widget.StepList;
-import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -106,26 +105,15 @@ public final class OpenView implements StageView {
       answer.show("Planning the work…");
       return;
     }
-    ScheduleWords words = new ScheduleWords(model.notationProperty().get(), bench.zone());
-    String option = now.plan().work().option().words();
-    if (now.schedule().isPresent()) {
-      Schedule schedule = now.schedule().get();
-      List<String> reasons = new ArrayList<>();
-      reasons.add("Planned: " + option + ". Another option is planned in Weigh (Ctrl+1).");
-      reasons.addAll(words.reasons(schedule));
-      answer.show(words.sentence(now.plan(), now.job().work(), schedule), reasons);
-      double height = SchedulePicture.height(schedule);
-      hours.setMinHeight(height);
-      hours.setPrefHeight(height);
-      hours.show(
-          (w, h) ->
-              SchedulePicture.of(schedule, model.notationProperty().get(), bench.zone(), w, h),
-          model.themeProperty().get().dark());
-    } else {
-      answer.show(
-          now.problem()
-              .map(p -> p.getMessage())
-              .orElse("All is done: " + option + ". Prove it (Ctrl+9)."));
+    Notation notation = model.notationProperty().get();
+    OpenAnswer said =
+        OpenAnswer.of(
+            now.plan(), now.job().work(), now.schedule(), now.problem(), notation, bench.zone());
+    answer.show(said, notation);
+    for (Drawing drawing : said.pictures()) {
+      hours.setMinHeight(drawing.height());
+      hours.setPrefHeight(drawing.height());
+      hours.show(drawing.painter()::at, model.themeProperty().get().dark());
     }
     hoursPanel.setVisible(now.schedule().isPresent());
     hoursPanel.setManaged(now.schedule().isPresent());

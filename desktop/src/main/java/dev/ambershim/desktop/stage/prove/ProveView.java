@@ -1,6 +1,5 @@
 package dev.ambershim.desktop.stage.prove;
 
-import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Compared;
 import dev.ambershim.core.job.Job;
@@ -9,6 +8,7 @@ import dev.ambershim.core.runs.judging.Comparison;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.CoreMaps;
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.prove.StripPicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.clocking.LadderPanel;
@@ -23,7 +23,6 @@ import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.RunRows;
 import dev.ambershim.desktop.widget.StageView;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -99,21 +98,7 @@ public final class ProveView implements StageView {
       return;
     }
     Notation notation = model.notationProperty().get();
-    if (now.comparison().isPresent()) {
-      Comparison comparison = now.comparison().get();
-      List<String> reasons = new ArrayList<>(comparison.reasons());
-      reasons.remove(comparison.sentence());
-      Compared compared = Compared.of(now.job());
-      reasons.add(
-          0,
-          now.acrossTheWork()
-              ? now.expected()
-              : "Of \"" + compared.second() + "\" against \"" + compared.first() + "\".");
-      answer.show(now.answer().orElseThrow(), reasons, notation);
-    } else {
-      answer.show(
-          now.headroom().headline().map(h -> "It clocks " + h + ". ").orElse("") + missing(now));
-    }
+    answer.show(ProveAnswer.of(now), notation);
     strips(now.comparison().filter(c -> !c.figures().isEmpty()), notation);
     chart.show(now.runs());
     states(now.job());
@@ -171,18 +156,6 @@ public final class ProveView implements StageView {
           strips.show(
               (w, h) -> StripPicture.of(c, notation, w, h), model.themeProperty().get().dark());
         });
-  }
-
-  private static String missing(Assessment now) {
-    boolean before = now.runs(Side.BEFORE).stream().anyMatch(r -> r.analysis().isPresent());
-    boolean after = now.runs(Side.AFTER).stream().anyMatch(r -> r.analysis().isPresent());
-    if (!before && !after) {
-      return "Add a log from before the work and one from after it.";
-    }
-    return before
-        ? now.baseline().map(Finding::sentence).orElse("")
-            + " Add a log from after the work to compare."
-        : "Add a log from before the work to compare.";
   }
 
   @Override

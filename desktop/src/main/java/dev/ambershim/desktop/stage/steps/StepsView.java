@@ -210,7 +210,7 @@ public final class StepsView implements StepsScreen {
                 + " · "
                 + now.done()
                 + " done");
-    end.setText(now.end().isEmpty() ? "" : "through on " + now.end());
+    end.setText(now.end().isEmpty() ? "" : "done on " + now.end());
     title.setText(now.finished() && now.entry().done() ? "All is done." : step.title());
     action.setText(step.action());
     words(caution, step.caution().map(c -> "Caution. " + c.words()).orElse(""));
@@ -395,7 +395,7 @@ public final class StepsView implements StepsScreen {
 
   private void pass() {
     if (model.barrier().isEmpty()) {
-      model.say("Nothing holds this step up.");
+      model.say("This step has no check that has to be passed.");
       return;
     }
     entry.ask(

@@ -144,9 +144,9 @@ public final class WeighView implements StageView {
             + notation.text(f.coins(), Unit.COIN)
             + " to buy, "
             + notation.text(f.option().handsHours(), Unit.HOUR)
-            + " at the bench, and the odds of losing the chip ("
+            + " at the bench, and "
             + notation.fixed(100 * f.ruin(), 1)
-            + " of 100)."
+            + " % risk of ruining the chip."
             + (f.option().waitHours() > 0
                 ? " Then " + notation.text(f.option().waitHours(), Unit.HOUR) + " of waiting."
                 : ""));

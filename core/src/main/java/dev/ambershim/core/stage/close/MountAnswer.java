@@ -39,7 +39,7 @@ import java.util.Optional;
  * @param checks each limit, kept or not, in words
  * @param kept whether all limits are kept
  */
-public record MountQuestion(
+public record MountAnswer(
     Tightening tightening,
     Tightening naive,
     Optional<PasteWedge> wedge,
@@ -53,12 +53,12 @@ public record MountQuestion(
   private static final double LEVEL_MICROMETRES = 0.05;
 
   /** Copies its list. */
-  public MountQuestion {
+  public MountAnswer {
     checks = List.copyOf(checks);
   }
 
   /** Works it out. */
-  public static MountQuestion of(Job job, Notation notation) {
+  public static MountAnswer of(Job job, Notation notation) {
     MountTerms terms = job.mounting();
     List<Patch> tops = PasteQuestion.faces(job);
     double w = job.chip().widthMillimetres();
@@ -116,7 +116,7 @@ public record MountQuestion(
             + "° and "
             + notation.text(cross.worst().seat().peakMegapascals(), Unit.MEGAPASCAL)
             + ".");
-    return new MountQuestion(
+    return new MountAnswer(
         cross, naive, wedge, answer(job, cross, onDie, borne, kept, notation), checks, kept);
   }
 

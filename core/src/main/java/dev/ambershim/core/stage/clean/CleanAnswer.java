@@ -9,9 +9,13 @@ import static dev.ambershim.core.plan.Flaw.Face.PARTS;
 import static dev.ambershim.core.plan.Flaw.Face.PLATE;
 import static dev.ambershim.core.plan.Flaw.Face.SUBSTRATE;
 
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.job.Job;
 import dev.ambershim.core.plan.Flaw;
 import dev.ambershim.core.plan.Flaw.Face;
 import dev.ambershim.core.plan.Flaw.Kind;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.StageAnswer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,9 +26,13 @@ import java.util.Optional;
  *
  * @param sentence the answer in one sentence
  * @param worst the worst of the judgements
- * @param findings each flaw with what it means
+ * @param judgements each flaw with what it means
  */
-public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findings) {
+public record CleanAnswer(String sentence, Fitness worst, List<Judgement> judgements)
+    implements StageAnswer {
+  /** Steps at which the faces are looked at. */
+  private static final List<String> LOOKS = List.of("look-chip", "look-lid", "plate-look");
+
   /** Whether a face may be used again. */
   public enum Fitness {
     YES("use it"),
@@ -53,11 +61,33 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
    * @param meaning what it means
    * @param doing what to do
    */
-  public record Finding(Flaw flaw, Fitness fitness, String meaning, String doing) {}
+  public record Judgement(Flaw flaw, Fitness fitness, String meaning, String doing) {
+    /** The flaw and whether its face may be used, in a few words. */
+    public String title() {
+      return flaw.face().words()
+          + ", "
+          + flaw.kind().words()
+          + (flaw.deep() ? ", deep" : "")
+          + (flaw.note().isEmpty() ? "" : ", " + flaw.note())
+          + ": "
+          + fitness.words();
+    }
+
+    /** All of it in a line. */
+    public String line() {
+      return title() + ". " + meaning + " " + doing;
+    }
+  }
 
   /** Copies its list. */
-  public SurfaceVerdict {
-    findings = List.copyOf(findings);
+  public CleanAnswer {
+    judgements = List.copyOf(judgements);
+  }
+
+  /** Judges what was noted in a job. */
+  public static CleanAnswer of(Job job) {
+    boolean looked = LOOKS.stream().anyMatch(id -> job.work().entry(id).done());
+    return of(job.work().flaws(), looked, job.workCase().metalOnPlate());
   }
 
   /**
@@ -66,29 +96,29 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
    * @param looked whether the faces were looked at, so that no flaw means a clean face
    * @param plateBared whether liquid metal meets the cold plate
    */
-  public static SurfaceVerdict of(List<Flaw> flaws, boolean looked, boolean plateBared) {
-    List<Finding> findings = new ArrayList<>();
+  public static CleanAnswer of(List<Flaw> flaws, boolean looked, boolean plateBared) {
+    List<Judgement> judgements = new ArrayList<>();
     Fitness worst = Fitness.YES;
     for (Flaw flaw : flaws) {
-      Finding finding = judge(flaw, plateBared);
-      findings.add(finding);
-      if (finding.fitness().compareTo(worst) > 0) {
-        worst = finding.fitness();
+      Judgement judgement = judge(flaw, plateBared);
+      judgements.add(judgement);
+      if (judgement.fitness().compareTo(worst) > 0) {
+        worst = judgement.fitness();
       }
     }
-    return new SurfaceVerdict(sentence(worst, findings, looked), worst, findings);
+    return new CleanAnswer(sentence(worst, judgements, looked), worst, judgements);
   }
 
-  private static String sentence(Fitness worst, List<Finding> findings, boolean looked) {
-    if (findings.isEmpty()) {
+  private static String sentence(Fitness worst, List<Judgement> judgements, boolean looked) {
+    if (judgements.isEmpty()) {
       return looked
           ? "Clean, and fit to be used again: no flaw was noted."
           : "Not looked at yet. Note what you find on each face, or that it is clean.";
     }
     Fitness use = worst;
-    Optional<Finding> first = findings.stream().filter(f -> f.fitness() == use).findFirst();
+    Optional<Judgement> first = judgements.stream().filter(f -> f.fitness() == use).findFirst();
     String what = first.map(f -> words(f.flaw())).orElse("");
-    int count = findings.size();
+    int count = judgements.size();
     String of = count == 1 ? "" : " Of " + count + " flaws this is the worst.";
     return switch (worst) {
       case YES -> "Fit to be used again: what was noted does no harm.";
@@ -106,7 +136,7 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
         + (flaw.note().isEmpty() ? "" : " (" + flaw.note() + ")");
   }
 
-  private static Finding judge(Flaw flaw, boolean plateBared) {
+  private static Judgement judge(Flaw flaw, boolean plateBared) {
     Face face = flaw.face();
     boolean die = face == DIE || face == DIE_EDGE;
     boolean metal = face == LID_INSIDE || face == LID_TOP || face == LID_RIM || face == PLATE;
@@ -143,11 +173,11 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
     };
   }
 
-  private static Finding found(Flaw flaw, Fitness fitness, String meaning, String doing) {
-    return new Finding(flaw, fitness, meaning, doing);
+  private static Judgement found(Flaw flaw, Fitness fitness, String meaning, String doing) {
+    return new Judgement(flaw, fitness, meaning, doing);
   }
 
-  private static Finding crack(Flaw flaw, boolean die, boolean metal) {
+  private static Judgement crack(Flaw flaw, boolean die, boolean metal) {
     if (die) {
       return found(
           flaw,
@@ -165,7 +195,7 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
         "Dry start in the socket before anything is filmed, if your cooler can sit on it.");
   }
 
-  private static Finding chip(Flaw flaw, boolean die) {
+  private static Judgement chip(Flaw flaw, boolean die) {
     if (!die) {
       return found(
           flaw,
@@ -188,7 +218,7 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
             "Photograph it. Set the plate or lid down flat, so that it does not grow.");
   }
 
-  private static Finding scratch(Flaw flaw, boolean die, boolean metal) {
+  private static Judgement scratch(Flaw flaw, boolean die, boolean metal) {
     boolean gouge = flaw.kind() == Kind.GOUGE;
     if (die) {
       return gouge || flaw.deep()
@@ -221,7 +251,7 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
         : found(flaw, Fitness.WATCH, "In the lacquer only.", "A dab of varnish over it.");
   }
 
-  private static Finding pit(Flaw flaw, boolean die, boolean metal, boolean plateBared) {
+  private static Judgement pit(Flaw flaw, boolean die, boolean metal, boolean plateBared) {
     if (die) {
       return found(
           flaw,
@@ -244,7 +274,7 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
         : found(flaw, Fitness.WATCH, "It takes up some of the film.", "A little more metal there.");
   }
 
-  private static Finding crust(Flaw flaw, boolean metal) {
+  private static Judgement crust(Flaw flaw, boolean metal) {
     return found(
         flaw,
         Fitness.MEND,
@@ -257,7 +287,7 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
                 + " for burnt contacts.");
   }
 
-  private static Finding loose(Flaw flaw) {
+  private static Judgement loose(Flaw flaw) {
     if (flaw.face() == PARTS || flaw.face() == SUBSTRATE) {
       return flaw.deep()
           ? found(
@@ -272,5 +302,26 @@ public record SurfaceVerdict(String sentence, Fitness worst, List<Finding> findi
               "Note its place. Dry start before you film. Cover the bare pads.");
     }
     return found(flaw, Fitness.CANNOT_TELL, "Nothing should be loose here.", "Look again.");
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.CLEAN;
+  }
+
+  @Override
+  public Optional<Finding> finding() {
+    return Optional.empty();
+  }
+
+  @Override
+  public List<String> reasons() {
+    return List.of("Judged by eye and fingernail, as is common practice.");
+  }
+
+  /** Each flaw, what it means and what to do. */
+  @Override
+  public List<String> notes() {
+    return judgements.stream().map(Judgement::line).toList();
   }
 }

@@ -15,35 +15,41 @@ import dev.ambershim.core.physics.dosing.MetalDose;
 import dev.ambershim.core.physics.dosing.Verdict;
 import dev.ambershim.core.plan.Doses;
 import dev.ambershim.core.plan.WorkCase;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.StageAnswer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
 /**
- * What a job takes of liquid metal and cover, in words.
+ * What a job takes of liquid metal and cover, and what must never meet. How paste ends is told by
+ * {@link PasteAnswer}.
  *
+ * @param job what it was worked out for
  * @param doses the amounts
  * @param odds for each film, how often the wanted dose goes wrong
  * @param finding the answer; empty if no liquid metal is used and nothing bars the plan
  * @param reasons what to know beside it
  * @param notes what to watch
  */
-public record DoseAnswer(
+public record CoatAnswer(
+    Job job,
     Doses doses,
     List<MetalDose.Odds> odds,
     Optional<Finding> finding,
     List<String> reasons,
-    List<String> notes) {
+    List<String> notes)
+    implements StageAnswer {
   /** Copies its lists. */
-  public DoseAnswer {
+  public CoatAnswer {
     odds = List.copyOf(odds);
     reasons = List.copyOf(reasons);
     notes = List.copyOf(notes);
   }
 
   /** Works it out. */
-  public static DoseAnswer of(Job job, Notation notation) {
+  public static CoatAnswer of(Job job, Notation notation) {
     WorkCase work = job.workCase();
     Doses doses = work.doses();
     CoatTerms coat = job.coat();
@@ -59,7 +65,15 @@ public record DoseAnswer(
             ? Optional.empty()
             : Optional.of(answer(doses, coat, notation));
     doses.bars().stream().skip(1).forEach(b -> reasons.add(0, b.sentence()));
-    return new DoseAnswer(doses, odds, finding, reasons, notes(doses, coat, notation));
+    if (work.pasted()) {
+      reasons.add(
+          "Paste: "
+              + notation.text(Doses.pasteGrams(work), Unit.GRAM)
+              + " as "
+              + Doses.pastePattern(work).withArticle()
+              + ".");
+    }
+    return new CoatAnswer(job, doses, odds, finding, reasons, notes(doses, coat, notation));
   }
 
   private static String size(Drop drop, Notation notation) {
@@ -174,13 +188,11 @@ public record DoseAnswer(
         + notation.text(coat.bore(), Unit.MILLIMETRE)
         + ", "
         + coat.measuring().words()
-        + ": dry places in "
+        + ": "
         + Math.round(100 * odds.dry())
-        + " of 100, "
-        + (dose.runs() ? "runs" : "reaches too far")
-        + " in "
+        + " % risk of dry places, "
         + Math.round(100 * odds.reaches())
-        + " of 100.";
+        + (dose.runs() ? " % that it runs." : " % that it reaches too far.");
   }
 
   private static String capital(String word) {
@@ -230,5 +242,20 @@ public record DoseAnswer(
       doses.meetings().stream().filter(m -> m.verdict() == verdict).forEach(all::add);
     }
     return all;
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.COAT;
+  }
+
+  @Override
+  public String sentence() {
+    return finding
+        .map(Finding::sentence)
+        .orElse(
+            job.workCase().pasted()
+                ? "This job uses paste and no liquid metal."
+                : "Nothing is coated in this job: only settings change.");
   }
 }
