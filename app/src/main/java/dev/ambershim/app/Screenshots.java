@@ -294,9 +294,7 @@ public final class Screenshots extends Application {
     Frames.later(
         2,
         () -> {
-          if (model.work().busyProperty().get()
-              || model.reckoning().busyProperty().get()
-              || !ready.getAsBoolean()) {
+          if (!model.idle() || !ready.getAsBoolean()) {
             whenIdle(ready, then);
           } else {
             Frames.later(6, then);

@@ -25,7 +25,8 @@ public final class BenchCommand implements Callable<Integer> {
     IMPORT,
     CHART,
     MEASURE,
-    SPREAD;
+    SPREAD,
+    EDIT;
 
     @Override
     public String toString() {
@@ -66,6 +67,7 @@ public final class BenchCommand implements Callable<Integer> {
           case CHART -> chart(node);
           case MEASURE -> measure(node);
           case SPREAD -> spread(node);
+          case EDIT -> edit(node);
         };
     PrintWriter out = spec.commandLine().getOut();
     out.println(json ? Json.pretty(node) : words);
@@ -108,6 +110,22 @@ public final class BenchCommand implements Callable<Integer> {
         result.importSeconds(),
         result.tokeniseSeconds(),
         result.heapRatio());
+  }
+
+  private static String edit(ObjectNode node) {
+    EditBench.Result result = EditBench.run();
+    node.put("firstAnswerMillisecondsP95", result.firstAnswerMillisecondsP95());
+    node.put("wholeMillisecondsP95", result.wholeMillisecondsP95());
+    node.put("runsJudgedPerEdit", result.runsJudgedPerEdit());
+    result.byStage().forEach(node.putArray("stages")::add);
+    return String.format(
+        Locale.ROOT,
+        "A figure typed into the demo's window: first line after %.0f ms, all of the window after"
+            + " %.0f ms (95 of 100 edits), %.1f runs judged for an edit.%n%s",
+        result.firstAnswerMillisecondsP95(),
+        result.wholeMillisecondsP95(),
+        result.runsJudgedPerEdit(),
+        String.join(System.lineSeparator(), result.byStage()));
   }
 
   private static String measure(ObjectNode node) {

@@ -111,7 +111,8 @@ public abstract class DesktopTest {
     // as a weighing, may just have asked for the section anew.
     until(
         "the work ends and all of it is drawn",
-        () -> !model.work().busyProperty().get() && Frames.none() && laidOut());
+        () ->
+            !model.work().busyProperty().get() && !model.assessing() && Frames.none() && laidOut());
   }
 
   private boolean laidOut() {

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
 
 /**
@@ -21,6 +22,8 @@ import java.util.stream.Collectors;
  */
 public final class JudgedRuns {
   private final Map<Key, RunResult> known = new ConcurrentHashMap<>();
+
+  private final AtomicInteger count = new AtomicInteger();
 
   private record Key(
       String sha256, Map<String, Role> roles, OptionalDouble room, Set<String> without) {
@@ -41,8 +44,18 @@ public final class JudgedRuns {
   /** A run's figures, without cores that do not count. */
   public RunResult of(int index, RunEntry entry, RunLog read, Set<String> without) {
     return known
-        .computeIfAbsent(Key.of(entry, without), k -> result(entry, read, without))
+        .computeIfAbsent(
+            Key.of(entry, without),
+            k -> {
+              count.incrementAndGet();
+              return result(entry, read, without);
+            })
         .as(index, entry);
+  }
+
+  /** How many runs were judged so far; what was known counts once. */
+  public int count() {
+    return count.get();
   }
 
   /** Lets go of what these runs do not need. */

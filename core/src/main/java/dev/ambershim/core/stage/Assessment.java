@@ -10,10 +10,6 @@ import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.build.Ladder;
-import dev.ambershim.core.physics.fit.Heights;
-import dev.ambershim.core.physics.fit.ShimTerms;
-import dev.ambershim.core.physics.surface.Surfaces;
-import dev.ambershim.core.plan.WorkLog;
 import dev.ambershim.core.runs.clocking.RunRung;
 import dev.ambershim.core.runs.clocking.Rung;
 import dev.ambershim.core.runs.judging.Comparison;
@@ -67,80 +63,108 @@ public record Assessment(
    * @param notation how sentences write figures
    */
   public static Assessment of(Job job, Map<String, RunLog> logs, Notation notation) {
-    return of(job, logs, notation, new JudgedRuns());
+    return of(job, logs, notation, new JudgedRuns(), Optional.empty());
   }
 
   /**
-   * The same with runs that were judged before.
+   * The same from what is known: runs that were judged before, and an answer to the job as it was.
+   * Whatever hangs on nothing that changed is taken over.
    *
    * @param judged takes what is judged now, too
+   * @param before an assessment in the same notation; empty if there is none
    */
   public static Assessment of(
-      Job job, Map<String, RunLog> logs, Notation notation, JudgedRuns judged) {
+      Job job,
+      Map<String, RunLog> logs,
+      Notation notation,
+      JudgedRuns judged,
+      Optional<Assessment> before) {
     List<RunResult> runs = results(job, logs, judged);
-    List<RunAnalysis> before = analyses(runs, Side.BEFORE);
+    Optional<Assessment> same = before.filter(a -> a.sameRuns(runs));
+    Optional<Finding> baseline =
+        same.map(Assessment::baseline)
+            .orElseGet(() -> Baseline.of(analyses(runs, Side.BEFORE), notation));
+    Optional<Comparison> comparison =
+        same.filter(a -> a.job.judging().equals(job.judging()))
+            .filter(a -> Compared.of(a.job).equals(Compared.of(job)))
+            .map(Assessment::comparison)
+            .orElseGet(() -> compared(job, runs, notation));
     double heat =
-        before.stream()
+        analyses(runs, Side.BEFORE).stream()
             .mapToDouble(RunAnalysis::powerWatts)
             .filter(w -> w > 0)
             .average()
             .orElse(job.heatWatts());
-    Compared compared = Compared.of(job);
-    List<MountedRun> first = mounted(runs, compared.first());
-    List<MountedRun> second = mounted(runs, compared.second());
-    Optional<Comparison> comparison =
-        first.isEmpty() || second.isEmpty()
-            ? Optional.empty()
-            : Optional.of(Comparison.of(first, second, job.judging(), notation));
+    Headroom headroom =
+        same.filter(a -> a.job.rungs().equals(job.rungs()))
+            .filter(a -> a.job.ladder().equals(job.ladder()))
+            .filter(a -> a.job.remountKelvin().equals(job.remountKelvin()))
+            .map(Assessment::headroom)
+            .orElseGet(
+                () ->
+                    Headroom.of(
+                        rungs(job, runs, Side.BEFORE),
+                        rungs(job, runs, Side.AFTER),
+                        job.ladder(),
+                        job.remountKelvin(),
+                        notation));
+    Optional<Assessment> built = before.filter(a -> a.heatWatts == heat && sameBuild(a.job, job));
     return new Assessment(
         job,
         runs,
-        Baseline.of(before, notation),
+        baseline,
         comparison,
-        Expectation.change(job.chip(), job.cooler(), job.before(), job.after(), heat, notation),
+        built
+            .map(Assessment::expectation)
+            .orElseGet(
+                () ->
+                    Expectation.change(
+                        job.chip(), job.cooler(), job.before(), job.after(), heat, notation)),
         heat,
-        Ladder.of(job.chip(), job.cooler(), job.before()),
-        Ladder.of(job.chip(), job.cooler(), job.after()),
-        Headroom.of(
-            rungs(job, runs, Side.BEFORE),
-            rungs(job, runs, Side.AFTER),
-            job.ladder(),
-            job.remountKelvin(),
-            notation));
+        built
+            .map(Assessment::ladderBefore)
+            .orElseGet(() -> Ladder.of(job.chip(), job.cooler(), job.before())),
+        built
+            .map(Assessment::ladderAfter)
+            .orElseGet(() -> Ladder.of(job.chip(), job.cooler(), job.after())),
+        headroom);
+  }
+
+  private static Optional<Comparison> compared(Job job, List<RunResult> runs, Notation notation) {
+    Compared compared = Compared.of(job);
+    List<MountedRun> first = mounted(runs, compared.first());
+    List<MountedRun> second = mounted(runs, compared.second());
+    return first.isEmpty() || second.isEmpty()
+        ? Optional.empty()
+        : Optional.of(Comparison.of(first, second, job.judging(), notation));
   }
 
   /**
-   * The same for a job in which only what was done or measured at the bench is other; empty when
-   * anything else is, or a log has come or gone.
-   *
-   * @param logs the logs by hash, as for {@link #of}
+   * Whether these are the runs of this assessment, judged no other way, on the same sides. A run
+   * that was judged once is the same object ever after, which spares comparing its figures.
    */
-  public Optional<Assessment> stillFor(Job other, Map<String, RunLog> logs) {
-    boolean same =
-        judged(job).equals(judged(other))
-            && other.runs().stream().filter(r -> logs.containsKey(r.sha256())).count()
-                == runs.size();
-    return same
-        ? Optional.of(
-            new Assessment(
-                other,
-                runs,
-                baseline,
-                comparison,
-                expectation,
-                heatWatts,
-                ladderBefore,
-                ladderAfter,
-                headroom))
-        : Optional.empty();
+  @SuppressWarnings("ReferenceEquality")
+  private boolean sameRuns(List<RunResult> others) {
+    if (runs.size() != others.size()) {
+      return false;
+    }
+    for (int i = 0; i < others.size(); i++) {
+      RunResult one = runs.get(i);
+      RunResult other = others.get(i);
+      if (!one.entry().equals(other.entry())
+          || one.log() != other.log()
+          || one.analysis().orElse(null) != other.analysis().orElse(null)) {
+        return false;
+      }
+    }
+    return true;
   }
 
-  /** A job as far as its runs, its builds and its ladder hang on it. */
-  private static Job judged(Job job) {
-    return job.withWork(WorkLog.EMPTY)
-        .withHeights(Heights.NONE)
-        .withSurfaces(Surfaces.NONE)
-        .withShim(ShimTerms.USUAL);
+  private static boolean sameBuild(Job one, Job other) {
+    return one.chip().equals(other.chip())
+        && one.cooler().equals(other.cooler())
+        && one.before().equals(other.before())
+        && one.after().equals(other.after());
   }
 
   /** Every run worked out; a core that does not count in one counts in none. */

@@ -9,10 +9,10 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Works jobs out, and keeps the last so that a step at the bench does not judge every run again.
- * Used on the line of work.
+ * Works jobs out, and keeps the last, so that only what hangs on a change is made anew. Safe for
+ * several threads, one at a time.
  */
-final class Assessing {
+public final class Assessing {
   private final JudgedRuns judged = new JudgedRuns();
   private Assessment last;
   private Notation writing;
@@ -24,9 +24,9 @@ final class Assessing {
 
   /** What follows from a job and its logs. */
   synchronized Assessment of(Job job, Map<String, RunLog> logs, Notation notation) {
-    Optional<Assessment> still =
-        last == null || !notation.equals(writing) ? Optional.empty() : last.stillFor(job, logs);
-    last = still.orElseGet(() -> Assessment.of(job, logs, notation, judged));
+    Optional<Assessment> before =
+        notation.equals(writing) ? Optional.ofNullable(last) : Optional.empty();
+    last = Assessment.of(job, logs, notation, judged, before);
     writing = notation;
     return last;
   }

@@ -36,6 +36,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -59,6 +60,7 @@ import javafx.collections.ObservableList;
 public final class JobModel implements AutoCloseable {
   private final Work work;
   private final Work reckoning;
+  private final Work assessor;
   private final Map<String, RunLog> logs = new ConcurrentHashMap<>();
   private final ReadOnlyObjectWrapper<StoredJob> stored = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
@@ -81,12 +83,16 @@ public final class JobModel implements AutoCloseable {
   private Consumer<Logbook> example = logbook -> {};
   private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
-  private final Assessing assessing = new Assessing();
+  private Assessing assessing = new Assessing();
   private final Traffic traffic = new Traffic(this);
   private final RunEdits runs = new RunEdits(this);
   private final WorkModel workbench;
   private Logbook logbook;
   private int unsaved;
+  private int answered;
+
+  /** Counts what was asked, so that an older answer never takes the place of a newer one. */
+  private final AtomicInteger newest = new AtomicInteger();
 
   /** Starts without a logbook; the window can be built meanwhile. */
   public JobModel() {
@@ -101,6 +107,7 @@ public final class JobModel implements AutoCloseable {
   public JobModel(Supplier<Moment> clock) {
     work = new Work(this::hear);
     reckoning = new Work(problem -> note(new Message(problem.getMessage(), true)));
+    assessor = new Work(problem -> note(new Message(problem.getMessage(), true)));
     stage.addListener((o, was, is) -> Stage.sideOf(is).ifPresent(side::set));
     side.addListener((o, was, is) -> preview.set(null));
     assessment.addListener((o, was, is) -> weighing.set(null));
@@ -115,6 +122,7 @@ public final class JobModel implements AutoCloseable {
     keeping.begin(logbook);
     readOnly.set(logbook.readOnly());
     logs.putAll(from.logs());
+    assessing = from.assessing();
     theme.set(from.preferences().theme());
     notation.set(from.preferences().notation());
     perMillimetre.set(from.preferences().perMillimetre());
@@ -154,7 +162,7 @@ public final class JobModel implements AutoCloseable {
     // What is on screen must be what is kept, so after a failure the kept state is shown again.
     if (stored.get() != null && !job.get().equals(stored.get().job())) {
       take(stored.get());
-      reckon();
+      assess(job.get());
     }
   }
 
@@ -312,17 +320,24 @@ public final class JobModel implements AutoCloseable {
   record Step(StoredJob stored, Assessment assessment, List<JobHead> jobs) {}
 
   void show(Step step) {
+    keep(step.stored(), step.jobs());
+    if (unsaved == 0) {
+      newest.incrementAndGet();
+      assessment.set(step.assessment());
+    }
+  }
+
+  private void keep(StoredJob now, List<JobHead> all) {
     unsaved = Math.max(0, unsaved - 1);
     waiting.set(false);
     if (unsaved == 0) {
-      take(step.stored());
-      assessment.set(step.assessment());
+      take(now);
     } else {
-      stored.set(step.stored());
+      stored.set(now);
     }
     // Two thousand jobs need not be laid out anew for each figure.
-    if (!jobs.equals(step.jobs())) {
-      jobs.setAll(step.jobs());
+    if (!jobs.equals(all)) {
+      jobs.setAll(all);
     }
     keeping.changed();
   }
@@ -368,7 +383,29 @@ public final class JobModel implements AutoCloseable {
     String id = stored.get().id();
     job.set(changed);
     unsaved++;
-    work.submit("", progress -> step(logbook.edit(id, what, changed)), this::show);
+    // What follows does not wait for the disk, nor the disk for what follows.
+    assess(changed);
+    work.submit(
+        "",
+        progress -> new Kept(logbook.edit(id, what, changed), logbook.list()),
+        kept -> keep(kept.stored(), kept.jobs()));
+  }
+
+  /** A kept state. */
+  private record Kept(StoredJob stored, List<JobHead> jobs) {}
+
+  /** Works out what follows from a job; a newer change goes before an older one. */
+  private void assess(Job changed) {
+    Notation writing = notation.get();
+    int mine = newest.incrementAndGet();
+    assessor.submit(
+        "",
+        progress -> mine == newest.get() ? assessing.of(changed, logs, writing) : null,
+        result -> {
+          if (result != null && mine == newest.get()) {
+            assessment.set(result);
+          }
+        });
   }
 
   /**
@@ -536,16 +573,6 @@ public final class JobModel implements AutoCloseable {
     return step(now);
   }
 
-  /** Works the job out anew. */
-  private void reckon() {
-    if (job.get() == null) {
-      return;
-    }
-    Job now = job.get();
-    Notation writing = notation.get();
-    work.submit("", progress -> assessing.of(now, logs, writing), assessment::set);
-  }
-
   /** Changes the look. */
   public void setTheme(Theme other) {
     theme.set(other);
@@ -556,7 +583,9 @@ public final class JobModel implements AutoCloseable {
   public void setNotation(Notation other) {
     notation.set(other);
     keepPreferences();
-    reckon();
+    if (job.get() != null) {
+      assess(job.get());
+    }
   }
 
   private void keepPreferences() {
@@ -600,6 +629,33 @@ public final class JobModel implements AutoCloseable {
   /** A second line, for reckoning that takes longer than a person waits for a saved edit. */
   public Work reckoning() {
     return reckoning;
+  }
+
+  /** A stage's answer to the newest question is on screen. */
+  public void told() {
+    answered++;
+  }
+
+  /** How many answers were shown so far. */
+  public int answered() {
+    return answered;
+  }
+
+  /** How many runs were judged so far. */
+  public int runsJudged() {
+    return assessing.judged().count();
+  }
+
+  /** Whether everything that was asked for is worked out and kept. */
+  public boolean idle() {
+    return !work.busyProperty().get()
+        && !assessor.busyProperty().get()
+        && !reckoning.busyProperty().get();
+  }
+
+  /** Whether what follows from the job is being worked out. */
+  public boolean assessing() {
+    return assessor.busyProperty().get();
   }
 
   /** What the logbook's jobs say of the person's own tries; not for the JavaFX thread. */
@@ -687,6 +743,7 @@ public final class JobModel implements AutoCloseable {
     reckoning.cancelRunning();
     workbench.close();
     reckoning.close();
+    assessor.close();
     work.close();
     keeping.close();
     if (logbook != null) {

@@ -24,6 +24,7 @@ import java.util.stream.Stream;
  * @param jobs all jobs
  * @param stored the job to show, if there is any
  * @param logs its logs by hash
+ * @param assessing works on from there, with the runs that were judged
  * @param assessment what follows from it
  * @param trouble why the last job is not shown, if it could not be opened
  * @param toOpen the job to open once the window is up, since it takes longer than the window
@@ -35,6 +36,7 @@ public record Opened(
     List<JobHead> jobs,
     Optional<StoredJob> stored,
     Map<String, RunLog> logs,
+    Assessing assessing,
     Optional<Assessment> assessment,
     Optional<Trouble> trouble,
     Optional<String> toOpen,
@@ -54,58 +56,50 @@ public record Opened(
     if (id.isEmpty()) {
       id = jobs.stream().map(JobHead::id).findFirst();
     }
-    Map<String, RunLog> logs = new HashMap<>();
-    if (id.isEmpty()) {
-      return new Opened(
-          logbook,
-          preferences,
-          jobs,
-          Optional.empty(),
-          logs,
-          Optional.empty(),
-          Optional.empty(),
-          Optional.empty(),
-          logbook.lostItsJobs());
-    }
-    try {
-      StoredJob stored = logbook.load(id.get());
-      if (stored.job().runs().size() > MANY_RUNS) {
-        return new Opened(
+    Opened bare =
+        new Opened(
             logbook,
             preferences,
             jobs,
             Optional.empty(),
-            logs,
+            Map.of(),
+            new Assessing(),
             Optional.empty(),
             Optional.empty(),
-            id,
-            false);
+            Optional.empty(),
+            id.isEmpty() && logbook.lostItsJobs());
+    return id.map(bare::with).orElse(bare);
+  }
+
+  /** The same with a job. */
+  private Opened with(String id) {
+    try {
+      StoredJob found = logbook.load(id);
+      if (found.job().runs().size() > MANY_RUNS) {
+        return with(Optional.empty(), Optional.of(id));
       }
-      fetch(logbook, stored, logs, new JudgedRuns());
-      Assessment assessment = Assessment.of(stored.job(), logs, preferences.notation());
+      Map<String, RunLog> read = new HashMap<>();
+      fetch(logbook, found, read, assessing.judged());
+      Assessment told = assessing.of(found.job(), read, preferences.notation());
       return new Opened(
           logbook,
           preferences,
           jobs,
-          Optional.of(stored),
-          logs,
-          Optional.of(assessment),
-          Optional.empty(),
-          Optional.empty(),
-          false);
+          Optional.of(found),
+          read,
+          assessing,
+          Optional.of(told),
+          trouble,
+          toOpen,
+          lost);
     } catch (RuntimeException | Error failure) {
-      Trouble trouble = Trouble.of(logbook, id.get(), title(jobs, id.get()), failure);
-      return new Opened(
-          logbook,
-          preferences,
-          jobs,
-          Optional.empty(),
-          Map.of(),
-          Optional.empty(),
-          Optional.of(trouble),
-          Optional.empty(),
-          false);
+      return with(Optional.of(Trouble.of(logbook, id, title(jobs, id), failure)), Optional.empty());
     }
+  }
+
+  private Opened with(Optional<Trouble> why, Optional<String> later) {
+    return new Opened(
+        logbook, preferences, jobs, stored, logs, assessing, assessment, why, later, lost);
   }
 
   static String title(List<JobHead> jobs, String id) {

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.model;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.stage.Stage;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
@@ -17,6 +18,7 @@ public final class StageWork<T> {
   private final JobModel shell;
   private final Stage stage;
   private final String name;
+  private final Optional<Function<Job, Question<T>>> first;
   private final Function<Job, Question<T>> asks;
   private final ReadOnlyObjectWrapper<T> shown = new ReadOnlyObjectWrapper<>();
   private final AtomicInteger newest = new AtomicInteger();
@@ -39,6 +41,21 @@ public final class StageWork<T> {
    * @param asks makes the question of a job, on the JavaFX thread
    */
   public StageWork(JobModel shell, Stage stage, String name, Function<Job, Question<T>> asks) {
+    this(shell, stage, name, Optional.empty(), asks);
+  }
+
+  /**
+   * Work in two parts: a first answer at once, and all of it when it is there.
+   *
+   * @param first makes the question of the first answer
+   */
+  public StageWork(
+      JobModel shell,
+      Stage stage,
+      String name,
+      Optional<Function<Job, Question<T>>> first,
+      Function<Job, Question<T>> asks) {
+    this.first = first;
     this.shell = shell;
     this.stage = stage;
     this.name = name;
@@ -61,11 +78,15 @@ public final class StageWork<T> {
     }
     stale = false;
     int mine = newest.incrementAndGet();
-    Question<T> question = asks.apply(job);
+    first.ifPresent(quick -> ask("", quick.apply(job), mine));
+    ask(name, asks.apply(job), mine);
+  }
+
+  private void ask(String what, Question<T> question, int mine) {
     shell
         .reckoning()
         .submit(
-            name,
+            what,
             progress -> {
               if (mine != newest.get()) {
                 return null;
@@ -79,6 +100,7 @@ public final class StageWork<T> {
             result -> {
               if (result != null && mine == newest.get()) {
                 shown.set(result);
+                shell.told();
               }
             });
   }

@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.build;
 
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.build.Ladder.Doubt;
 import dev.ambershim.core.physics.conduction.LiveStack;
 import dev.ambershim.core.physics.conduction.Patch;
@@ -11,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -37,8 +40,17 @@ public final class Response {
   private final double joint;
   private final Ladder ladder;
 
+  /** Where this situation's likely figures lie from those that were solved, as logarithms. */
+  private final double[] shift;
+
   private Response(
-      Situation situation, CoreLayout layout, double[][] correction, double local, Ladder ladder) {
+      Situation situation,
+      CoreLayout layout,
+      double[][] correction,
+      double local,
+      Ladder ladder,
+      double[] shift) {
+    this.shift = shift;
     this.situation = situation;
     this.layout = layout;
     this.correction = correction;
@@ -82,7 +94,52 @@ public final class Response {
         correction[o][2 + 2 * f] = (up[o] - 2 * middle[o] + down[o]) / (2 * STEP * STEP);
       }
     }
-    return new Response(at, layout, correction, local(first, live, layout, likely, watch), ladder);
+    return new Response(
+        at,
+        layout,
+        correction,
+        local(first, live, layout, likely, watch),
+        ladder,
+        new double[FIGURES]);
+  }
+
+  /**
+   * The response of a situation that differs only in what the solved points vary anyway: bond
+   * lines, conductivities of the joints and the cooler's resistance. Within a factor of two of the
+   * solved figures it is as good as any response; its ladder and the share of one core stay those
+   * solved.
+   *
+   * @return empty if it differs in anything else, or by more
+   */
+  Optional<Response> movedTo(Situation to) {
+    Build from = situation.build();
+    Build there = to.build();
+    boolean same =
+        to.chip().equals(situation.chip())
+            && to.cooler()
+                .withResistance(situation.cooler().resistanceKelvinPerWatt())
+                .equals(situation.cooler())
+            && there.lidOn() == from.lidOn();
+    if (!same) {
+      return Optional.empty();
+    }
+    double[] away = shift.clone();
+    away[0] += Math.log(specific(there.inner()) / specific(from.inner()));
+    away[1] += Math.log(specific(there.outer()) / specific(from.outer()));
+    away[3] +=
+        Math.log(
+            to.cooler().resistanceKelvinPerWatt() / situation.cooler().resistanceKelvinPerWatt());
+    for (int f = 0; f < FIGURES; f++) {
+      boolean counts = f != 0 || from.lidOn();
+      if (counts && Math.abs(away[f]) > STEP) {
+        return Optional.empty();
+      }
+    }
+    return Optional.of(new Response(to, layout, correction, local, ladder, away));
+  }
+
+  private static double specific(Joint joint) {
+    return joint.resistanceSquareMillimetreKelvinPerWatt();
   }
 
   /** Temperatures and ladder of a situation at one set of figures. */
@@ -293,7 +350,7 @@ public final class Response {
     double sum = c[0];
     for (int f = 0; f < FIGURES; f++) {
       // Beyond the solved points the curve goes on straight, so that it cannot turn back.
-      double x = logs[f];
+      double x = logs[f] + shift[f];
       double inside = Math.max(-STEP, Math.min(STEP, x));
       double slope = c[1 + 2 * f] + 2 * c[2 + 2 * f] * inside;
       sum += c[1 + 2 * f] * inside + c[2 + 2 * f] * inside * inside + slope * (x - inside);

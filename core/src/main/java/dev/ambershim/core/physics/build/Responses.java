@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
@@ -61,6 +62,34 @@ public final class Responses {
     Map<Situation, Response> all = new LinkedHashMap<>();
     situations.forEach(s -> all.put(s, known.get(s)));
     return all;
+  }
+
+  /**
+   * Responses from what was solved before, without solving: a first answer while the new solutions
+   * are still on their way.
+   *
+   * @return empty if a situation is too far from all that was solved
+   */
+  public synchronized Optional<Map<Situation, Response>> near(Set<Situation> situations) {
+    List<Response> solved = new ArrayList<>(known.values());
+    Map<Situation, Response> all = new LinkedHashMap<>();
+    for (Situation situation : situations) {
+      Optional<Response> found = Optional.ofNullable(known.get(situation));
+      // The one that was asked for last is the likeliest to be near.
+      for (int i = solved.size() - 1; i >= 0 && found.isEmpty(); i--) {
+        found = solved.get(i).movedTo(situation);
+      }
+      if (found.isEmpty()) {
+        return Optional.empty();
+      }
+      all.put(situation, found.get());
+    }
+    return Optional.of(all);
+  }
+
+  /** Whether all of these were solved. */
+  public synchronized boolean holds(Set<Situation> situations) {
+    return known.keySet().containsAll(situations);
   }
 
   private static Response result(Future<Response> solving) {

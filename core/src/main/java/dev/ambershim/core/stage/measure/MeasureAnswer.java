@@ -59,9 +59,23 @@ public record MeasureAnswer(
    */
   public static MeasureAnswer of(Job job, Notation notation, SolveWatch watch, Executor executor) {
     FitAnswer fit = FitAnswer.of(job.heights(), job.cooler(), notation, DRAWS, executor);
+    return of(job, fit, FitQuestion.tilted(job, fit, watch), notation);
+  }
+
+  /**
+   * The same without what a tilted plate costs, which has to be solved.
+   *
+   * @param executor shares the draws out
+   */
+  public static MeasureAnswer unsolved(Job job, Notation notation, Executor executor) {
+    FitAnswer fit = FitAnswer.of(job.heights(), job.cooler(), notation, DRAWS, executor);
+    return of(job, fit, Optional.empty(), notation);
+  }
+
+  private static MeasureAnswer of(
+      Job job, FitAnswer fit, Optional<FitQuestion.Tilted> tilted, Notation notation) {
     List<String> notes = new ArrayList<>(FitWords.notes(fit, notation));
-    FitQuestion.tilted(job, fit, watch)
-        .ifPresent(t -> notes.add(Math.min(1, notes.size()), tilt(t, notation)));
+    tilted.ifPresent(t -> notes.add(Math.min(1, notes.size()), tilt(t, notation)));
     notes.addAll(FitQuestion.disagreements(job, fit, notation));
     List<Finding> others = new ArrayList<>();
     for (InnerGap gap : FitAnswer.innerGaps(job.heights(), job.chip(), false)) {

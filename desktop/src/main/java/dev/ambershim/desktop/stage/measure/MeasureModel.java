@@ -7,6 +7,7 @@ import dev.ambershim.core.stage.measure.FaceAnswer;
 import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.StageWork;
+import java.util.Optional;
 import java.util.concurrent.ForkJoinPool;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -32,6 +33,15 @@ public final class MeasureModel {
             shell,
             Stage.MEASURE,
             "",
+            Optional.of(
+                job -> {
+                  Notation notation = shell.notationProperty().get();
+                  Face looked = face.get();
+                  return watch ->
+                      new Shown(
+                          MeasureAnswer.unsolved(job, notation, ForkJoinPool.commonPool()),
+                          FaceAnswer.of(job, looked, notation));
+                }),
             job -> {
               Notation notation = shell.notationProperty().get();
               Face looked = face.get();

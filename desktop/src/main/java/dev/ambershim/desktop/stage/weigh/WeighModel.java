@@ -22,6 +22,7 @@ import dev.ambershim.desktop.model.Preview;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -127,6 +128,21 @@ public final class WeighModel {
     Optional<OptionKind> kind = wanted;
     String name = solving ? "weighing the options" : "";
     solving = false;
+    Shown before = shown.get();
+    if (before != null) {
+      // What was solved before tells nearly the same, and at once; pictures follow.
+      shell
+          .reckoning()
+          .submit(
+              "",
+              progress ->
+                  mine == newest.get() ? first(assessment, load, kind, notation, before) : null,
+              result -> {
+                if (result != null && mine == newest.get()) {
+                  show(result);
+                }
+              });
+    }
     shell
         .reckoning()
         .submit(
@@ -166,6 +182,25 @@ public final class WeighModel {
         weighing, picked(weighing, kind), CloseUp.now(weighing, Team.alone(), watch), watch);
   }
 
+  /** A weighing from what was solved for other figures; null if all is solved, or too far away. */
+  private Shown first(
+      Assessment assessment,
+      WhatIf load,
+      Optional<OptionKind> kind,
+      Notation notation,
+      Shown before) {
+    Question question = WeighQuestion.of(assessment, shell.ownRecord());
+    Set<Situation> wanted = Weighing.situations(question, notation);
+    if (RESPONSES.holds(wanted)) {
+      return null;
+    }
+    return RESPONSES
+        .near(wanted)
+        .map(solved -> Weighing.of(question, load, solved, notation))
+        .map(w -> new Shown(w, picked(w, kind), before.now(), before.then()))
+        .orElse(null);
+  }
+
   /** Weighs again after it was stopped. */
   public void again() {
     stale = true;
@@ -193,6 +228,7 @@ public final class WeighModel {
 
   private void show(Shown now) {
     shown.set(now);
+    shell.told();
     shell.weighingProperty().set(now.weighing());
     if (following) {
       own = true;

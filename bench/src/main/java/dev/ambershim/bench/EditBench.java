@@ -1,0 +1,266 @@
+package dev.ambershim.bench;
+
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.desktop.demo.DemoWorkshop;
+import dev.ambershim.desktop.frame.Window;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Opened;
+import dev.ambershim.desktop.widget.FilePicker;
+import dev.ambershim.desktop.widget.Frames;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Logbook;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+
+/**
+ * Figures of Weigh, Measure, Coat and Close are typed into the demo's window, Enter pressed, and
+ * the time is taken until the stage's first line is that of the typed figure, and until nothing of
+ * the window is being worked out or drawn any more.
+ */
+public final class EditBench {
+  private static final int ROUNDS = 6;
+
+  /** A figure to type: the stage, a button that shows its box, the box, its answer, two values. */
+  private record Typed(Stage stage, String opener, String box, String answer, String... values) {}
+
+  private static final List<Typed> FIGURES =
+      List.of(
+          new Typed(
+              Stage.WEIGH,
+              "",
+              "field-before-inner-bondLineMicrometres",
+              "weigh-answer",
+              "60",
+              "52",
+              "66",
+              "57",
+              "70",
+              "49"),
+          new Typed(
+              Stage.MEASURE,
+              "usual-tops",
+              "top-0",
+              "measure-answer",
+              "0.78",
+              "0.77",
+              "0.76",
+              "0.785",
+              "0.765",
+              "0.775"),
+          new Typed(
+              Stage.COAT,
+              "",
+              "coat-partMillimetres",
+              "coat-answer",
+              "2",
+              "1.5",
+              "2.5",
+              "1.2",
+              "1.8",
+              "3"),
+          new Typed(
+              Stage.CLOSE,
+              "",
+              "closing-oldMicrometres",
+              "close-answer",
+              "20",
+              "10",
+              "30",
+              "15",
+              "25",
+              "5"));
+
+  /**
+   * What was measured.
+   *
+   * @param firstAnswerMillisecondsP95 from Enter to the first line of the typed figure
+   * @param wholeMillisecondsP95 from Enter to a window at rest
+   * @param runsJudgedPerEdit logs that were judged for an edit that touches none
+   * @param byStage the two times of each figure, as words
+   */
+  public record Result(
+      double firstAnswerMillisecondsP95,
+      double wholeMillisecondsP95,
+      double runsJudgedPerEdit,
+      List<String> byStage) {}
+
+  private EditBench() {}
+
+  /** Measures. */
+  public static Result run() {
+    try {
+      Path folder = Files.createTempDirectory("amber-shim-edit");
+      try {
+        return measure(folder);
+      } finally {
+        try (Stream<Path> all = Files.walk(folder)) {
+          for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
+            Files.delete(path);
+          }
+        }
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static Result measure(Path folder) {
+    CountDownLatch up = new CountDownLatch(1);
+    Platform.startup(up::countDown);
+    await(up);
+    Logbook logbook = Logbook.open(folder, Access.WRITE, Clock.systemUTC());
+    DemoWorkshop.fill(logbook);
+    Opened opened = Opened.of(logbook);
+    JobModel model = onFx(JobModel::new);
+    Scene scene =
+        onFx(
+            () -> {
+              javafx.stage.Stage stage = new javafx.stage.Stage();
+              Scene made = Window.scene(model, FilePicker.over(stage));
+              Window.show(stage, made, model);
+              model.begin(opened);
+              return made;
+            });
+    rest(model);
+    List<Double> first = new ArrayList<>();
+    List<Double> whole = new ArrayList<>();
+    List<String> byStage = new ArrayList<>();
+    int judged = onFx(model::runsJudged);
+    int edits = 0;
+    for (Typed typed : FIGURES) {
+      onFx(
+          () -> {
+            model.stageProperty().set(typed.stage());
+            return null;
+          });
+      rest(model);
+      if (onFx(() -> scene.lookup("#" + typed.opener()) != null) && !typed.opener().isEmpty()) {
+        onFx(
+            () -> {
+              ((javafx.scene.control.ButtonBase) scene.lookup("#" + typed.opener())).fire();
+              return null;
+            });
+        rest(model);
+      }
+      List<Double> firstHere = new ArrayList<>();
+      List<Double> wholeHere = new ArrayList<>();
+      for (int i = 0; i < ROUNDS; i++) {
+        String value = typed.values()[i % typed.values().length];
+        int answers = onFx(model::answered);
+        long start = System.nanoTime();
+        onFx(
+            () -> {
+              TextField box = (TextField) scene.lookup("#" + typed.box());
+              if (box == null) {
+                throw new IllegalStateException("there is no box " + typed.box());
+              }
+              box.requestFocus();
+              box.setText(value);
+              box.getOnAction().handle(null);
+              return null;
+            });
+        until(() -> model.answered() > answers);
+        firstHere.add((System.nanoTime() - start) / 1e6);
+        rest(model);
+        wholeHere.add((System.nanoTime() - start) / 1e6);
+        edits++;
+        String said = onFx(() -> ((Label) scene.lookup("#" + typed.answer())).getText());
+        if (said.isBlank()) {
+          throw new IllegalStateException(typed.stage() + " says nothing");
+        }
+      }
+      byStage.add(
+          String.format(
+              Locale.ROOT,
+              "%s: first %.0f ms, whole %.0f ms (medians)",
+              typed.stage().words(),
+              middle(firstHere),
+              middle(wholeHere)));
+      first.addAll(firstHere);
+      whole.addAll(wholeHere);
+    }
+    double runs = (double) (onFx(model::runsJudged) - judged) / edits;
+    onFx(
+        () -> {
+          model.close();
+          return null;
+        });
+    Platform.exit();
+    return new Result(p95(first), p95(whole), runs, byStage);
+  }
+
+  /** Waits until nothing is worked out, and what came of it is drawn. */
+  private static void rest(JobModel model) {
+    until(() -> model.idle() && Frames.none());
+  }
+
+  private static void until(BooleanSupplier done) {
+    long most = System.nanoTime() + 120_000_000_000L;
+    while (!onFx(done::getAsBoolean)) {
+      if (System.nanoTime() > most) {
+        throw new IllegalStateException("waited in vain");
+      }
+      try {
+        Thread.sleep(2);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      }
+    }
+  }
+
+  private static <T> T onFx(Supplier<T> task) {
+    CompletableFuture<T> result = new CompletableFuture<>();
+    Platform.runLater(
+        () -> {
+          try {
+            result.complete(task.get());
+          } catch (RuntimeException | Error e) {
+            result.completeExceptionally(e);
+          }
+        });
+    return result.join();
+  }
+
+  private static void await(CountDownLatch latch) {
+    try {
+      latch.await();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static double middle(List<Double> values) {
+    double[] sorted = sorted(values);
+    return sorted[sorted.length / 2];
+  }
+
+  private static double p95(List<Double> values) {
+    double[] sorted = sorted(values);
+    return sorted[(int) Math.ceil(0.95 * sorted.length) - 1];
+  }
+
+  private static double[] sorted(List<Double> values) {
+    double[] sorted = values.stream().mapToDouble(Double::doubleValue).toArray();
+    Arrays.sort(sorted);
+    return sorted;
+  }
+}
