@@ -103,20 +103,23 @@ start_screen() {
   export DISPLAY=":$number"
 }
 
-# Three virtual screens whose numbers differ in their last figure, 1 to 3, for three test processes.
+# Four virtual screens whose numbers differ in their last figure: for three test processes, and one
+# more, since a process of another module that runs beside them takes a number too.
 # Keys do not repeat there: on a busy machine one press would count twice.
 # Sets screens to what stands before that figure.
 start_screens() {
   local tens i
   for tens in $(seq 20 90); do
-    if [ ! -e "/tmp/.X${tens}1-lock" ] && [ ! -e "/tmp/.X${tens}2-lock" ] && [ ! -e "/tmp/.X${tens}3-lock" ]; then
+    if [ ! -e "/tmp/.X${tens}1-lock" ] && [ ! -e "/tmp/.X${tens}2-lock" ] &&
+      [ ! -e "/tmp/.X${tens}3-lock" ] && [ ! -e "/tmp/.X${tens}4-lock" ]; then
       screen_pid=
-      for i in 1 2 3; do
+      for i in 1 2 3 4; do
         Xvfb ":${tens}$i" -r -screen 0 1600x1000x24 -nolisten tcp >/dev/null 2>&1 &
         screen_pid="$screen_pid $!"
       done
       for i in $(seq 200); do
-        if [ -S "/tmp/.X11-unix/X${tens}1" ] && [ -S "/tmp/.X11-unix/X${tens}2" ] && [ -S "/tmp/.X11-unix/X${tens}3" ]; then
+        if [ -S "/tmp/.X11-unix/X${tens}1" ] && [ -S "/tmp/.X11-unix/X${tens}2" ] &&
+          [ -S "/tmp/.X11-unix/X${tens}3" ] && [ -S "/tmp/.X11-unix/X${tens}4" ]; then
           screens=":$tens"
           export DISPLAY=":${tens}1"
           return
