@@ -1,6 +1,7 @@
 package dev.ambershim.bench;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.cli.Commands;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
 import java.util.Locale;
@@ -14,7 +15,7 @@ import picocli.CommandLine.Spec;
 
 /** {@code bench}: speed as a ratio within one run. */
 @Command(
-    name = "bench",
+    name = "amber-shim bench",
     mixinStandardHelpOptions = true,
     description = "Measure speed as a ratio within one run.")
 public final class BenchCommand implements Callable<Integer> {
@@ -36,9 +37,8 @@ public final class BenchCommand implements Callable<Integer> {
 
   /** Measures and ends the process. */
   public static void main(String[] arguments) {
-    CommandLine line = new CommandLine(new BenchCommand());
-    line.setCaseInsensitiveEnumValuesAllowed(true);
-    System.exit(line.execute(arguments));
+    CommandLine line = Commands.ready(new CommandLine(new BenchCommand()));
+    System.exit(Commands.run(line, arguments));
   }
 
   @Spec CommandSpec spec;

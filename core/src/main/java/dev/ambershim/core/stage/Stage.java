@@ -7,7 +7,7 @@ import java.util.Optional;
 public enum Stage {
   WEIGH(1, "Weigh", "Is it worth it on this chip?", ""),
   BASELINE(2, "Baseline", "What is it like now, and can you trust the figure?", ""),
-  OPEN(3, "Open", "How do you get the lid off without harm, and when are you through?", ""),
+  OPEN(3, "Open", "How do you get the lid off without harm, and when are you done?", ""),
   CLEAN(4, "Clean", "Is it clean, and fit to be used again?", ""),
   MEASURE(5, "Measure", "What will touch what first? Is it flat?", ""),
   LAP(6, "Lap", "How much must come off, and when are you done?", ""),

@@ -107,11 +107,11 @@ public record MountAnswer(
               notation);
     }
     checks.add(
-        "One screw home after the other would tilt the plate by "
+        "Tightening each screw fully in turn would tilt the plate by "
             + notation.fixed(naive.mostTiltDegrees(), 2)
             + "° and load an edge with "
             + notation.text(naive.worst().seat().peakMegapascals(), Unit.MEGAPASCAL)
-            + "; crosswise by your turns it is "
+            + "; crosswise in your steps it is "
             + notation.fixed(cross.mostTiltDegrees(), 2)
             + "° and "
             + notation.text(cross.worst().seat().peakMegapascals(), Unit.MEGAPASCAL)

@@ -61,7 +61,7 @@ public final class ScheduleWords {
     }
     String begin =
         log.begun()
-            ? log.done().size() + " of " + plan.steps().size() + " steps are done; you are through"
+            ? log.done().size() + " of " + plan.steps().size() + " steps are done; you finish"
             : "Begin "
                 + (minutes(Duration.between(schedule.asOf(), schedule.begin())) < 5
                     ? "now"
@@ -97,12 +97,12 @@ public final class ScheduleWords {
     double saved = minutes(Duration.between(schedule.likelyEnd(), schedule.oneByOneEnd()));
     if (saved >= 10) {
       reasons.add(
-          "Work goes on beside the waits: with each of them sat out it would end "
+          "You work on during the waits. If you sat each of them out, it would end "
               + Notation.minutes(saved)
               + " later.");
     }
     reasons.add(
-        "The order is the best there is for the likely times; the careful end holds in nine of ten"
+        "The order is the best one for the likely times. The careful end held in nine of ten"
             + " of "
             + Schedule.DRAWS
             + " draws of every time (PERT).");

@@ -64,6 +64,66 @@ class ResponseTest {
     }
   }
 
+  /** A first answer from other figures against the solution of the figures themselves. */
+  @ParameterizedTest
+  @CsvSource({
+    "DESKTOP_ONE_DIE_PASTE,true",
+    "DESKTOP_CHIPLETS_SOLDER,true",
+    "DESKTOP_ONE_DIE_PASTE,false"
+  })
+  void movedToOtherFiguresItMeetsTheirOwnSolution(StartingPoint point, boolean lid) {
+    Build usual = point.asBought();
+    Build build = lid ? usual : new Build(false, 0, usual.inner(), usual.outer());
+    Situation from = new Situation(point.chip("x"), CoolerClass.AIR_TOWER.usual("y", 3.5), build);
+    Build thinner =
+        new Build(
+            lid, build.glueMicrometres(), thinner(build.inner(), 0.6), thinner(build.outer(), 1.5));
+    Situation to =
+        new Situation(
+            from.chip(),
+            from.cooler().withResistance(1.3 * from.cooler().resistanceKelvinPerWatt()),
+            thinner);
+    Response solved = Response.of(to, Team.alone(), SolveWatch.NONE);
+    Response moved = Response.of(from, Team.alone(), SolveWatch.NONE).movedTo(to).orElseThrow();
+    for (double[] logs : FIGURES) {
+      double[] own = solved.coresAndMeanKelvinPerWatt(logs);
+      double[] near = moved.coresAndMeanKelvinPerWatt(logs);
+      for (int o = 0; o < own.length; o++) {
+        assertThat(near[o]).isCloseTo(own[o], within(0.01 * own[o]));
+      }
+    }
+    assertThat(moved.situation()).isEqualTo(to);
+  }
+
+  private static Joint thinner(Joint joint, double factor) {
+    return new Joint(
+        joint.filling(),
+        factor * joint.bondLineMicrometres(),
+        joint.conductivityWattsPerMetreKelvin());
+  }
+
+  @Test
+  void itMovesNoFurtherThanItWasSolved() {
+    StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
+    Build build = point.asBought();
+    Situation from = new Situation(point.chip("x"), CoolerClass.AIR_TOWER.usual("y", 3.5), build);
+    Response response = Response.of(from, Team.alone(), SolveWatch.NONE);
+    Build far =
+        new Build(true, build.glueMicrometres(), thinner(build.inner(), 2.1), build.outer());
+    assertThat(response.movedTo(new Situation(from.chip(), from.cooler(), far))).isEmpty();
+    Build bare = new Build(false, 0, build.inner(), build.outer());
+    assertThat(response.movedTo(new Situation(from.chip(), from.cooler(), bare))).isEmpty();
+    Chip other = StartingPoint.DESKTOP_CHIPLETS_SOLDER.chip("x");
+    assertThat(response.movedTo(new Situation(other, from.cooler(), build))).isEmpty();
+    // Two steps in turn are as far as one of both.
+    Build half =
+        new Build(true, build.glueMicrometres(), thinner(build.inner(), 1.6), build.outer());
+    Build twice =
+        new Build(true, build.glueMicrometres(), thinner(build.inner(), 2.5), build.outer());
+    Response once = response.movedTo(new Situation(from.chip(), from.cooler(), half)).orElseThrow();
+    assertThat(once.movedTo(new Situation(from.chip(), from.cooler(), twice))).isEmpty();
+  }
+
   /** Four cores in the corners and four between them are equally far from the mean. */
   @Test
   void whatACoreTakesMoreIsFeltAsByAllCoresInTheMean() {

@@ -57,7 +57,7 @@ class ScheduleWordsTest {
       log = log.goingTo(step.id(), NOON).done(step.id(), NOON, List.of());
     }
     assertThat(said(QUICK, log))
-        .startsWith("3 of " + QUICK.steps().size() + " steps are done; you are through on Mon");
+        .startsWith("3 of " + QUICK.steps().size() + " steps are done; you finish on Mon");
   }
 
   @Test
@@ -79,7 +79,7 @@ class ScheduleWordsTest {
     String cures = Notation.minutes(PLAN.doses().cure().likelyMinutes());
     assertThat(reasons.get(0))
         .startsWith("The longest wait: the glue cures, " + cures + " as a rule;");
-    assertThat(reasons.get(1)).matches("Work goes on beside the waits: .* later\\.");
+    assertThat(reasons.get(1)).matches("You work on during the waits\\. .* later\\.");
     assertThat(reasons.get(2)).contains("nine of ten").contains("2000 draws");
   }
 

@@ -69,6 +69,10 @@ public final class WeighModel {
   private final ReadOnlyBooleanWrapper stopped = new ReadOnlyBooleanWrapper(false);
   private Optional<OptionKind> wanted = Optional.empty();
   private String jobId = "";
+
+  /** The job that is on screen. */
+  private String shownFor = "";
+
   private boolean stale = true;
   private boolean solving = true;
 
@@ -129,7 +133,7 @@ public final class WeighModel {
     String name = solving ? "weighing the options" : "";
     solving = false;
     Shown before = shown.get();
-    if (before != null) {
+    if (before != null && shownFor.equals(jobId)) {
       // What was solved before tells nearly the same, and at once; pictures follow.
       shell
           .reckoning()
@@ -139,7 +143,7 @@ public final class WeighModel {
                   mine == newest.get() ? first(assessment, load, kind, notation, before) : null,
               result -> {
                 if (result != null && mine == newest.get()) {
-                  show(result);
+                  look(result);
                 }
               });
     }
@@ -197,8 +201,14 @@ public final class WeighModel {
     return RESPONSES
         .near(wanted)
         .map(solved -> Weighing.of(question, load, solved, notation))
-        .map(w -> new Shown(w, picked(w, kind), before.now(), before.then()))
+        .map(w -> withPictures(w, picked(w, kind), before))
         .orElse(null);
+  }
+
+  /** Pictures of another option would be taken for this one's. */
+  private static Shown withPictures(Weighing weighing, OptionForecast option, Shown before) {
+    boolean same = option.option().kind() == before.picked().option().kind();
+    return new Shown(weighing, option, before.now(), same ? before.then() : Optional.empty());
   }
 
   /** Weighs again after it was stopped. */
@@ -227,9 +237,15 @@ public final class WeighModel {
   }
 
   private void show(Shown now) {
+    // A report takes only what was solved.
+    shell.weighingProperty().set(now.weighing());
+    look(now);
+  }
+
+  private void look(Shown now) {
+    shownFor = jobId;
     shown.set(now);
     shell.told();
-    shell.weighingProperty().set(now.weighing());
     if (following) {
       own = true;
       shell
