@@ -99,4 +99,14 @@ class NotationTest {
     assertThat(Notation.minutes(-5)).isEqualTo("−5 min");
     assertThat(Notation.minutes(3 * 1440 + 250)).isEqualTo("3 d 4 h");
   }
+
+  @Test
+  void moneyHasThePersonsSign() {
+    Notation krona = new Notation(false, false, true, false, " kr ");
+    assertThat(krona.text(12, Unit.COIN)).isEqualTo("12 kr");
+    assertThat(krona.read("12 kr", Unit.COIN, "price")).isEqualTo(12);
+    // Without a sign there is the usual one, and a long one is cut.
+    assertThat(new Notation(false, false, false, false, " ").currency()).isEqualTo("€");
+    assertThat(new Notation(false, false, false, false, "talents").currency()).isEqualTo("talen");
+  }
 }

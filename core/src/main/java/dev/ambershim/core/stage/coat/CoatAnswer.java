@@ -103,24 +103,25 @@ public record CoatAnswer(
     MetalDose main = doses.films().get(0);
     String faces = main.faces() == 2 ? "on each face" : "on one face";
     StringBuilder sentence = new StringBuilder();
+    // What bars the dose comes before the dose.
+    for (MetalDose dose : doses.films()) {
+      if (!dose.fits()) {
+        sentence
+            .append("No amount fits over the ")
+            .append(dose.place().name())
+            .append(": what fills the gap reaches ")
+            .append(dose.place().part())
+            .append(" already. ");
+      }
+    }
     if (doses.films().size() == 1) {
-      sentence.append("A drop ").append(size(main.drop(), notation)).append(" across ");
-      sentence.append(faces).append(".");
+      sentence.append(main.fits() ? "A drop " : "Filling it would take a drop ");
+      sentence.append(size(main.drop(), notation)).append(" across ").append(faces).append(".");
     } else {
       sentence.append("Drops ").append(faces).append(": ");
       List<String> each = new ArrayList<>();
       doses.films().forEach(f -> each.add(f.place().name() + " " + size(f.drop(), notation)));
       sentence.append(String.join(", ", each)).append(" across.");
-    }
-    for (MetalDose dose : doses.films()) {
-      if (!dose.fits()) {
-        sentence
-            .append(" No amount fits over ")
-            .append(dose.place().name())
-            .append(": what fills the gap reaches ")
-            .append(dose.place().part())
-            .append(" already.");
-      }
     }
     Optional<Drop> most = main.mostDrop();
     if (main.fits()) {

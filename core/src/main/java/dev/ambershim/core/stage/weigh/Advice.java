@@ -187,7 +187,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
             + notation.text(then, Unit.KELVIN)
             + " then ("
             + notation.range(about.get().spread(), Unit.KELVIN)
-            + "). Differences between the sensors themselves remain.");
+            + "), apart from sensor differences.");
   }
 
   private static String narrower(List<FurtherReading> further, Notation notation) {

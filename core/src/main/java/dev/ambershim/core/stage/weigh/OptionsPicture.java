@@ -16,7 +16,7 @@ import java.util.List;
 public final class OptionsPicture {
   private static final double NAMES = 186;
   private static final double[] COLUMNS = {42, 46, 56, 46, 54};
-  private static final String[] HEADS = {"spread", "to buy", "hours", "risk", "gain"};
+  private static final String[] HEADS = {"spread", "to buy", "hours", "risk"};
   private static final double HEAD = 32;
   private static final double FOOT = 18;
 
@@ -120,15 +120,12 @@ public final class OptionsPicture {
         Anchor.END);
     double at = right + 10;
     String[] units = {
-      notation.symbol(Unit.KELVIN),
-      notation.symbol(Unit.COIN),
-      "+ wait",
-      "%",
-      "K / " + notation.symbol(Unit.COIN)
+      notation.symbol(Unit.KELVIN), notation.symbol(Unit.COIN), "+ wait", "%", "all in"
     };
+    String worth = notation.symbol(Unit.KELVIN) + " / " + notation.symbol(Unit.COIN);
     for (int c = 0; c < COLUMNS.length; c++) {
       at += COLUMNS[c];
-      pen.words(at, 12, HEADS[c], Tone.QUIET, 11, Anchor.END);
+      pen.words(at, 12, c < HEADS.length ? HEADS[c] : worth, Tone.QUIET, 11, Anchor.END);
       pen.words(at, HEAD - 5, units[c], Tone.QUIET, 11, Anchor.END);
     }
   }
