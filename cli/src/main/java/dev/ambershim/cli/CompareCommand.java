@@ -1,9 +1,8 @@
 package dev.ambershim.cli;
 
 import dev.ambershim.core.base.Notation;
-import dev.ambershim.core.base.Place;
-import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Figures;
 import dev.ambershim.core.runs.judging.Comparison;
 import dev.ambershim.core.runs.judging.FigureChange;
 import dev.ambershim.core.runs.judging.Judging;
@@ -101,12 +100,8 @@ final class CompareCommand implements Callable<Integer> {
   }
 
   private Judging judging() {
-    try {
-      return new Judging(care, remount);
-    } catch (Problem p) {
-      String option = p.key().equals("care.range") ? "--care" : "--remount";
-      throw new Problem(p.key(), Place.field(option), p.what(), p.remedy(), p);
-    }
+    return new Judging(
+        Figures.CARE.given("--care", care), Figures.REMOUNT.given("--remount", remount));
   }
 
   private List<MountedRun> runs(List<LogInput.Run> side) {

@@ -4,6 +4,8 @@ import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.Figures;
+import dev.ambershim.core.job.LadderFigures;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.clocking.LadderTerms;
@@ -140,21 +142,10 @@ final class HeadroomCommand implements Callable<Integer> {
   }
 
   private void check() {
-    range("--limit", limit, 30, 125, "°C");
-    range("--step", step, 5, 1000, "MHz");
-    if (room != null) {
-      range("--in-room", room, -40, 60, "°C");
-    }
-  }
-
-  private static void range(String option, double value, double low, double high, String unit) {
-    if (!(value >= low && value <= high)) {
-      throw new Problem(
-          "headroom.range",
-          Place.field(option),
-          value + " " + unit + " is out of range.",
-          "Give " + (int) low + " to " + (int) high + " " + unit + ".");
-    }
+    LadderFigures.LIMIT.given("--limit", limit);
+    LadderFigures.STEP.given("--step", step);
+    Figures.REMOUNT.given("--remount", remount);
+    LogInput.checkRoom("--in-room", room);
   }
 
   private List<Rung> rungs(List<RungEntry> typed, Side side, List<Path> logs) {

@@ -50,7 +50,7 @@ final class LogInput {
    * none.
    */
   List<List<Run>> read(List<List<Path>> states) {
-    checkRoom(room);
+    checkRoom("--room", room);
     Map<String, Role> said = new HashMap<>();
     roles.forEach((column, role) -> said.put(column, role(role)));
     OptionalDouble typed = room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
@@ -78,15 +78,15 @@ final class LogInput {
   }
 
   /**
-   * Checks a room as it was typed behind {@code --room}; null is none.
+   * Checks a room as it was typed behind an option; null is none.
    *
    * @throws Problem {@code room.range}
    */
-  static void checkRoom(Double room) {
+  static void checkRoom(String option, Double room) {
     if (room != null && !Role.ROOM.canBe(room)) {
       throw new Problem(
           "room.range",
-          Place.field("--room"),
+          Place.field(option),
           room + " °C is no room.",
           "Give the air at the cooler's intake in °C, such as 22.5.");
     }

@@ -146,7 +146,7 @@ final class RecordCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws InterruptedException {
-    LogInput.checkRoom(room);
+    LogInput.checkRoom("--room", room);
     Protocol conducted = school(protocol);
     if (stop != null) {
       conducted = conducted.stoppingAt(stop);

@@ -3,6 +3,7 @@ package dev.ambershim.cli;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.CoatFigures;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.spread.PasteAmount;
@@ -60,8 +61,8 @@ final class SpreadCommand implements Callable<Integer> {
     if (cells < 16 || cells > 400) {
       throw range("--cells", String.valueOf(cells), "16 to 400");
     }
-    if (grams != null && !(grams >= 0.001 && grams <= 20)) {
-      throw range("--grams", String.valueOf(grams), "0.001 to 20");
+    if (grams != null) {
+      CoatFigures.GRAMS.given("--grams", grams);
     }
     Job job = JobInput.read(file);
     PastePattern laid = pattern == null ? Doses.pastePattern(job.workCase()) : pattern;

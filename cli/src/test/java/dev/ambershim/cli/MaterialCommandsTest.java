@@ -7,6 +7,7 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.dosing.MetalFace;
 import dev.ambershim.core.physics.dosing.MetalPlace;
+import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.logbook.store.Json;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -87,8 +88,11 @@ class MaterialCommandsTest {
     assertThat(run("spread", start(), "--pattern", "OWN").err()).contains("no strokes");
     assertThat(run("spread", start(), "--pattern", "SPIRAL").code()).isEqualTo(2);
     Job metal =
-        new dev.ambershim.core.job.RecordPath("after.outer.filling")
-            .with(start(), dev.ambershim.core.physics.material.Filling.LIQUID_METAL);
+        start()
+            .withAfter(
+                start()
+                    .after()
+                    .withOuter(start().after().outer().withFilling(Filling.LIQUID_METAL)));
     assertThat(run("spread", metal).err()).contains("meets no paste").contains("--grams");
     String broken =
         Json.write(start())

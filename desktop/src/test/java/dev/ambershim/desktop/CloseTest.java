@@ -74,7 +74,7 @@ class CloseTest extends DesktopTest {
     enter("mounting-increment", "0.25");
     assertThat(((PictureView) node("close-turns")).picture().description()).startsWith("112 turns");
     String even = words("close-checks");
-    enter("extra-0", "1.5");
+    enter("mounting-extraTurns-0", "1.5");
     assertThat(job().mounting().extra(0)).isEqualTo(1.5);
     assertThat(words("close-checks")).isNotEqualTo(even);
     onFx(() -> ((ToggleButton) node("drive-TORQUE")).fire());

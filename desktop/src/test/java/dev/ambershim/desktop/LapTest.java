@@ -84,9 +84,9 @@ class LapTest extends DesktopTest {
         .anyMatch(c -> c.startsWith("Sand wet"));
 
     // A floor that cannot be kept is said.
-    enter("lap-floorMillimetres", "2.29");
+    enter("surfaces-terms-floorMillimetres", "2.29");
     assertThat(notes()).contains("do not lap that far");
-    enter("lap-targetMicrometres", "0.003");
+    enter("surfaces-terms-targetMicrometres", "0.003");
     assertThat(model.messageProperty().get().text()).contains("flatness to reach");
     onFx(() -> ((ToggleButton) node("lap-face-DIE")).fire());
     worked();

@@ -142,7 +142,7 @@ class MeasureTest extends DesktopTest {
     enter("height-glue", "0");
     assertThat(text("lid-answer-0")).startsWith("The lid leaves 50 µm over die");
     enter("height-lidTop", "3.3");
-    enter("height-mount-travelMillimetres", "1");
+    enter("heights-mount-travelMillimetres", "1");
     assertThat(text("lid-answer-1")).contains("stops 1.52 mm too high");
     assertThat(text("shim-answer")).isEqualTo("The shim around the die can be cut as drawn.");
     enter("shim-cornerMillimetres", "3");
@@ -177,19 +177,19 @@ class MeasureTest extends DesktopTest {
     enter("top-0", "0,0307 0,0308");
     assertThat(job().heights().tops().get(0).height().mean())
         .isCloseTo(25.4 * 0.03075, within(1e-9));
-    enter("height-mount-travelMillimetres", "0,1");
+    enter("heights-mount-travelMillimetres", "0,1");
     assertThat(job().heights().mount().travelMillimetres()).isCloseTo(2.54, within(1e-9));
-    enter("height-mount-travelMillimetres", "");
+    enter("heights-mount-travelMillimetres", "");
     assertThat(job().heights().mount().travelMillimetres()).isNull();
-    enter("height-xLoad", "");
+    enter("heights-xLoad", "");
     assertThat(model.messageProperty().get().text()).contains("Type a figure");
-    enter("height-xLoad", "oops");
+    enter("heights-xLoad", "oops");
     assertThat(model.messageProperty().get().text()).contains("is not a number");
-    assertThat(node("height-xLoad").getStyleClass()).contains("wrong");
-    enter("height-xLoad", "0,02");
+    assertThat(node("heights-xLoad").getStyleClass()).contains("wrong");
+    enter("heights-xLoad", "0,02");
     assertThat(job().heights().xLoad()).isCloseTo(0.508, within(1e-9));
-    assertThat(node("height-xLoad").getStyleClass()).doesNotContain("wrong");
-    enter("height-mount-screws", "4");
+    assertThat(node("heights-xLoad").getStyleClass()).doesNotContain("wrong");
+    enter("heights-mount-screws", "4");
     assertThat(job().heights().mount().screws()).isEqualTo(4);
     assertThat(text("measure-answer")).startsWith("Only dies are read");
   }
@@ -200,9 +200,9 @@ class MeasureTest extends DesktopTest {
     onFx(() -> ((TextField) node("new-top")).setText("row left"));
     fire("add-top");
     assertThat(job().heights().tops()).extracting(Top::name).containsExactly("row left");
-    enter("top-0-x", "-9");
-    enter("top-0-w", "1");
-    enter("top-0-d", "6");
+    enter("heights-tops-0-xMillimetres", "-9");
+    enter("heights-tops-0-widthMillimetres", "1");
+    enter("heights-tops-0-depthMillimetres", "6");
     enter("top-0", "6.9");
     fire("top-0-over");
     assertThat(job().heights().tops().get(0).overBoard()).isTrue();
@@ -214,7 +214,7 @@ class MeasureTest extends DesktopTest {
     hands.push(KeyCode.CONTROL, KeyCode.Z);
     worked();
     assertThat(job().heights().tops().get(0).widthMillimetres()).isEqualTo(1);
-    enter("top-0-x", "900");
+    enter("heights-tops-0-xMillimetres", "900");
     assertThat(model.messageProperty().get().text()).contains("out of range");
     assertThat(job().heights().tops().get(0).xMillimetres()).isEqualTo(-9);
   }

@@ -21,10 +21,13 @@ public enum Unit {
   HOUR("h", 1, "", 1, 1),
   COIN("coins", 0, "", 1, 0),
   NEWTON("N", 0, "", 1, 0),
+  NEWTON_PER_MILLIMETRE("N/mm", 1, "", 1, 1),
   MEGAPASCAL("MPa", 2, "", 1, 2),
   NEWTON_METRE("N·m", 2, "", 1, 2),
   MILLIGRAM("mg", 0, "", 1, 0),
   GRAM("g", 2, "", 1, 2),
+  TURN("turns", 2, "", 1, 2),
+  NUMBER("", 2, "", 1, 2),
   COUNT("", 0, "", 1, 0);
 
   private final String symbol;

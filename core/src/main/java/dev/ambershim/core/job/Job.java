@@ -19,6 +19,7 @@ import dev.ambershim.core.plan.WorkTerms;
 import dev.ambershim.core.runs.clocking.LadderTerms;
 import dev.ambershim.core.runs.judging.Judging;
 import dev.ambershim.core.runs.judging.RunMark;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
@@ -52,6 +53,7 @@ import java.util.stream.Stream;
  * @param closing how the lid is glued
  * @param mounting how the cooler is screwed down
  */
+@RecordBuilder
 public record Job(
     String title,
     String notes,
@@ -77,7 +79,14 @@ public record Job(
     CoatTerms coat,
     PasteTerms paste,
     CloseTerms closing,
-    MountTerms mounting) {
+    MountTerms mounting)
+    implements JobBuilder.With {
+  /** Heat of a heavy load on a desktop chip while nothing is measured: common practice. */
+  private static final double USUAL_HEAT_WATTS = 150;
+
+  /** Below this most people would not open a chip: common practice. */
+  private static final double USUAL_CARE_KELVIN = 1;
+
   /** Copies its lists, and fills in what an older job does not say. */
   public Job {
     remountKelvin = remountKelvin == null ? Judging.USUAL_REMOUNT_KELVIN : remountKelvin;
@@ -99,32 +108,17 @@ public record Job(
 
   /** A new job from a starting point. */
   public static Job from(StartingPoint point, String title) {
-    return new Job(
-        title,
-        "",
-        point.chip(title),
-        StartingPoint.cooler(),
-        point.asBought(),
-        point.afterwards(),
-        150,
-        1,
-        null,
-        List.of(),
-        null,
-        List.of(),
-        LadderTerms.USUAL,
-        List.of(),
-        List.of(),
-        Terms.USUAL,
-        null,
-        WorkLog.EMPTY,
-        Heights.NONE,
-        Surfaces.NONE,
-        ShimTerms.USUAL,
-        CoatTerms.USUAL,
-        PasteTerms.USUAL,
-        CloseTerms.USUAL,
-        MountTerms.USUAL);
+    return JobBuilder.builder()
+        .title(title)
+        .notes("")
+        .chip(point.chip(title))
+        .cooler(StartingPoint.cooler())
+        .before(point.asBought())
+        .after(point.afterwards())
+        .heatWatts(USUAL_HEAT_WATTS)
+        .careKelvin(USUAL_CARE_KELVIN)
+        .runs(List.of())
+        .build();
   }
 
   /** By what its runs are judged. */
@@ -153,26 +147,12 @@ public record Job(
 
   /** The same job with other states compared. */
   public Job comparing(Compared other) {
-    return with("compared", other);
+    return withCompared(other);
   }
 
   /** The same job with other words, cooler and builds. */
   public Job with(String newTitle, String newNotes, Cooler other, Build from, Build to) {
-    return with("title", newTitle)
-        .with("notes", newNotes)
-        .with("cooler", other)
-        .with("before", from)
-        .with("after", to);
-  }
-
-  /** The same job with other runs. */
-  public Job withRuns(List<RunEntry> other) {
-    return with("runs", other);
-  }
-
-  /** The same job with other rungs by hand. */
-  public Job withRungs(List<RungEntry> other) {
-    return with("rungs", other);
+    return with(job -> job.title(newTitle).notes(newNotes).cooler(other).before(from).after(to));
   }
 
   /** The same job with one more rung by hand. */
@@ -189,69 +169,9 @@ public record Job(
     return withRungs(all);
   }
 
-  /** The same job with other marks. */
-  public Job withMarks(List<RunMark> other) {
-    return with("marks", other);
-  }
-
-  /** The same job with its ladder climbed under other terms. */
-  public Job withLadder(LadderTerms other) {
-    return with("ladder", other);
-  }
-
-  /** The same job with other readings by hand. */
-  public Job withReadings(List<Reading> other) {
-    return with("readings", other);
-  }
-
-  /** The same job under other terms. */
-  public Job withTerms(Terms other) {
-    return with("terms", other);
-  }
-
-  /** The same job worked another way, or further. */
-  public Job withWork(WorkLog other) {
-    return with("work", other);
-  }
-
-  /** The same job with other heights. */
-  public Job withHeights(Heights other) {
-    return with("heights", other);
-  }
-
-  /** The same job with other faces probed or lapped. */
-  public Job withSurfaces(Surfaces other) {
-    return with("surfaces", other);
-  }
-
-  /** The same job with its sheet cut otherwise. */
-  public Job withShim(ShimTerms other) {
-    return with("shim", other);
-  }
-
   /** The same job with the chip lost at a step. */
   public Job ruined(Step at) {
-    return with("ruinedAt", at);
-  }
-
-  /** The same job coated otherwise. */
-  public Job withCoat(CoatTerms other) {
-    return with("coat", other);
-  }
-
-  /** The same job with other paste. */
-  public Job withPaste(PasteTerms other) {
-    return with("paste", other);
-  }
-
-  /** The same job closed otherwise. */
-  public Job withClosing(CloseTerms other) {
-    return with("closing", other);
-  }
-
-  /** The same job screwed down otherwise. */
-  public Job withMounting(MountTerms other) {
-    return with("mounting", other);
+    return withRuinedAt(at);
   }
 
   /** What it says of materials and heights. */
@@ -262,10 +182,6 @@ public record Job(
   /** What a plan of it is made for. */
   public WorkCase workCase() {
     return new WorkCase(chip, cooler, before, after, WorkWays.of(this), workTerms());
-  }
-
-  private Job with(String part, Object value) {
-    return new RecordPath(part).with(this, value);
   }
 
   /** The same job with one more run. */

@@ -1,12 +1,9 @@
 package dev.ambershim.core.job;
 
-import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.assembly.Die;
-import dev.ambershim.core.physics.dosing.CloseTerms;
 import dev.ambershim.core.physics.fit.Top;
-import dev.ambershim.core.physics.mounting.MountTerms;
 import dev.ambershim.core.physics.spread.PasteStroke;
 import dev.ambershim.core.physics.surface.LapPass;
 import dev.ambershim.core.physics.surface.ProbedPoint;
@@ -56,13 +53,9 @@ public final class JobRules {
             "runs", run.roomCelsius() + " °C is no room.", "Give the air at the cooler's intake.");
       }
     }
-    for (Side side : Side.values()) {
-      for (Field field : JobFields.all(job, side)) {
-        field.write(job, field.read(job), Notation.METRIC);
-      }
-    }
+    Figures.check(job);
     measured(job);
-    materials(job);
+    strokes(job);
     for (Reading r : job.readings()) {
       Reading.checked(
           r.name(),
@@ -104,12 +97,7 @@ public final class JobRules {
     for (Top top : job.heights().tops()) {
       if (top.name() == null
           || top.name().isBlank()
-          || !figures(
-              top.xMillimetres(),
-              top.yMillimetres(),
-              top.widthMillimetres(),
-              top.depthMillimetres())
-          || !top.height().millimetres().stream().allMatch(v -> figures(v))) {
+          || !top.height().millimetres().stream().allMatch(HeightFigures.HEIGHT::holds)) {
         throw problem(
             "heights", "A top has no name, or a figure that cannot be.", "Give them in mm.");
       }
@@ -132,52 +120,13 @@ public final class JobRules {
     }
   }
 
-  /** Doses, glue and screws whose figures can be. */
-  private static void materials(Job job) {
-    MountTerms mount = job.mounting();
-    boolean coat =
-        within(job.coat().celsius(), -20, 90)
-            && within(job.coat().boreMillimetres(), 0.5, 60)
-            && within(job.coat().partMillimetres(), 0, 100)
-            && within(job.coat().coats(), 1, 10);
-    boolean paste = within(job.paste().celsius(), -20, 90) && within(job.paste().grams(), 1e-3, 20);
+  private static void strokes(Job job) {
     for (PasteStroke stroke : job.paste().strokes()) {
-      paste &= stroke.xMillimetres().stream().allMatch(v -> figures(v));
-      paste &= stroke.yMillimetres().stream().allMatch(v -> figures(v));
+      if (!stroke.xMillimetres().stream().allMatch(v -> figures(v))
+          || !stroke.yMillimetres().stream().allMatch(v -> figures(v))) {
+        throw problem("paste", "A stroke of paste cannot be.", "Give its places in mm.");
+      }
     }
-    CloseTerms close = job.closing();
-    boolean closing =
-        within(close.beadMillimetres(), 0.1, 10)
-            && within(close.ventMillimetres(), 0, 100)
-            && within(close.newtons(), 1, 1000)
-            && within(close.humidityPercent(), 5, 100)
-            && within(close.celsius(), 0, 60)
-            && within(close.oldMicrometres(), 0, 2000);
-    boolean screws =
-        within(mount.acrossMillimetres(), 10, 500)
-            && within(mount.alongMillimetres(), 10, 500)
-            && within(mount.pitchMillimetres(), 0.1, 5)
-            && within(mount.threadMillimetres(), 1, 12)
-            && within(mount.torqueNewtonMetres(), 1e-3, 20)
-            && within(mount.nutFactor(), 0.05, 1)
-            && within(mount.springNewtonsPerMillimetre(), 0.1, 1000)
-            && within(mount.squeezeMillimetres(), 0.05, 50)
-            && within(mount.increment(), 0.05, 4)
-            && mount.extraTurns().stream().allMatch(t -> within(t, -20, 20))
-            && within(mount.socketNewtons(), 1, 5000)
-            && within(mount.lidMegapascals(), 0.01, 100)
-            && within(mount.dieMegapascals(), 0.01, 100)
-            && within(mount.edgeMegapascals(), 0.01, 1000);
-    if (!coat || !paste || !closing || !screws) {
-      throw problem(
-          !coat ? "coat" : !paste ? "paste" : !closing ? "closing" : "mounting",
-          "A figure there cannot be.",
-          "Leave it away, or give one in its unit.");
-    }
-  }
-
-  private static boolean within(Number value, double low, double high) {
-    return value == null || (value.doubleValue() >= low && value.doubleValue() <= high);
   }
 
   private static boolean figures(double... millimetres) {

@@ -2,6 +2,7 @@ package dev.ambershim.core.job;
 
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.reading.Role;
 
 /**
  * One settled state of the chip as it is now.
@@ -20,6 +21,9 @@ public record Reading(
     double roomCelsius,
     Double coolantCelsius,
     Double lidCelsius) {
+  /** Less heat tells nothing of a joint. */
+  private static final double LEAST_WATTS = 1;
+
   /**
    * A reading that a person typed.
    *
@@ -27,14 +31,14 @@ public record Reading(
    */
   public static Reading checked(
       String name, double watts, double core, double room, Double coolant, Double lid) {
-    if (!(watts >= 1 && watts <= 2000)) {
+    if (!(watts >= LEAST_WATTS && Role.POWER.canBe(watts))) {
       throw problem("watts", "heat", watts + " W cannot be.", "Give the chip's power in W.");
     }
-    if (!(room >= -40 && room <= 60)) {
+    if (!Role.ROOM.canBe(room)) {
       throw problem(
           "room", "room", room + " °C is no room.", "Give the air at the cooler's intake.");
     }
-    if (!(core > room && core <= 150)) {
+    if (!(core > room && Role.CORE.canBe(core))) {
       throw problem(
           "core",
           "mean of cores",

@@ -32,14 +32,10 @@ public final class WorkWays {
   public static Job take(Job job, Way way) {
     Job taken = job.withWork(job.work().withWays(job.work().ways().with(way)));
     return switch (way.school()) {
-      case OPENER -> term(taken, "blade", way == Way.BLADE);
-      case COVER -> term(taken, "guard", way != Way.NO_COVER);
-      case REST -> term(taken, "frame", way != Way.REST_NEITHER);
+      case OPENER -> taken.withTerms(taken.terms().withBlade(way == Way.BLADE));
+      case COVER -> taken.withTerms(taken.terms().withGuard(way != Way.NO_COVER));
+      case REST -> taken.withTerms(taken.terms().withFrame(way != Way.REST_NEITHER));
       default -> taken;
     };
-  }
-
-  private static Job term(Job job, String name, boolean value) {
-    return new RecordPath("terms." + name).with(job, value);
   }
 }

@@ -51,7 +51,7 @@ final class ClosingSteps {
     boolean around = work.seal() == Way.SEAL_AROUND;
     CloseTerms closing = work.terms().closing();
     String kind = closing.kind().words();
-    String size = Notation.METRIC.text(closing.bead(Doses.pattern(work)), Unit.MILLIMETRE);
+    String size = Notation.METRIC.text(closing.bead(Doses.gluePattern(work)), Unit.MILLIMETRE);
     to.add(
         new StepDraft("glue", Phase.CLOSE, CHIP, LID, BENCH)
             .atOnce()

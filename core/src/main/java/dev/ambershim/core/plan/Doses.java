@@ -90,7 +90,7 @@ public record Doses(
   /** What a case takes. */
   public static Doses of(WorkCase work) {
     CoatTerms coat = work.terms().coat();
-    GluePattern pattern = pattern(work);
+    GluePattern pattern = gluePattern(work);
     GlueLine glue = GlueLine.of(work.chip().lid(), pattern, work.terms().closing());
     Optional<LidSeat> seat =
         work.closes()
@@ -126,7 +126,8 @@ public record Doses(
   }
 
   /** Where the lid is glued. */
-  static GluePattern pattern(WorkCase work) {
+  /** How the glue is laid. */
+  public static GluePattern gluePattern(WorkCase work) {
     return switch (work.seal()) {
       case SEAL_AROUND -> GluePattern.AROUND;
       case SEAL_NONE -> GluePattern.NONE;

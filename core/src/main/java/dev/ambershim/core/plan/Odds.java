@@ -1,5 +1,7 @@
 package dev.ambershim.core.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * Chance of ruin at each step, in percent, as the person believes it before counting their own
  * tries. The usual figures are common practice.
@@ -15,6 +17,7 @@ package dev.ambershim.core.plan;
  * @param mountBare mounting on a bare die without
  * @param lapDie lapping a die
  */
+@RecordBuilder
 public record Odds(
     double openTool,
     double openBlade,
@@ -25,7 +28,8 @@ public record Odds(
     double metalBare,
     double mountFrame,
     double mountBare,
-    double lapDie) {
+    double lapDie)
+    implements OddsBuilder.With {
   /** Usual figures, common practice. */
   public static final Odds USUAL = new Odds(1, 4, 3, 1.5, 1, 0.3, 1.5, 0.7, 2.5, 4);
 }

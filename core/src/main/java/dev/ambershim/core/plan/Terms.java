@@ -1,5 +1,7 @@
 package dev.ambershim.core.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * What things cost the person, how they work, and what they believe of the odds. Prices are in
  * coins: whatever the person counts in. All usual figures are common practice.
@@ -24,6 +26,7 @@ package dev.ambershim.core.plan;
  * @param clockPercent how much lower the clock would be set
  * @param odds chance of ruin by step
  */
+@RecordBuilder
 public record Terms(
     double coinsPerKelvin,
     double coinsPerHour,
@@ -43,7 +46,8 @@ public record Terms(
     boolean advertised,
     double voltagePercent,
     double clockPercent,
-    Odds odds) {
+    Odds odds)
+    implements TermsBuilder.With {
   /** Usual figures. */
   public static final Terms USUAL =
       new Terms(

@@ -1,5 +1,6 @@
 package dev.ambershim.core.plan;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,6 +21,7 @@ import java.util.stream.Collectors;
  * @param timers waits that are or were timed
  * @param flaws what was found on the faces
  */
+@RecordBuilder
 public record WorkLog(
     Ways ways,
     Hours hours,
@@ -28,7 +30,8 @@ public record WorkLog(
     String at,
     List<StepEntry> entries,
     List<StepTimer> timers,
-    List<Flaw> flaws) {
+    List<Flaw> flaws)
+    implements WorkLogBuilder.With {
   /** Nothing planned, nothing done. */
   public static final WorkLog EMPTY =
       new WorkLog(Ways.USUAL, Hours.ANY, null, null, "", List.of(), List.of(), List.of());
@@ -75,13 +78,13 @@ public record WorkLog(
     } else {
       all.set(place, is);
     }
-    return new WorkLog(ways, hours, startAt, doneBy, at, all, timers, flaws);
+    return withEntries(all);
   }
 
   /** The same with the bench at another step, which counts as begun. */
   public WorkLog goingTo(String id, Instant now) {
     WorkLog begun = with(id, e -> e.begun(now));
-    return new WorkLog(ways, hours, startAt, doneBy, id, begun.entries, timers, flaws);
+    return begun.withAt(id);
   }
 
   /**
@@ -105,11 +108,6 @@ public record WorkLog(
     return withTimers(all);
   }
 
-  /** The same with other timers. */
-  public WorkLog withTimers(List<StepTimer> other) {
-    return new WorkLog(ways, hours, startAt, doneBy, at, entries, other, flaws);
-  }
-
   /** The same with a timer put away. */
   public WorkLog ending(StepTimer timer, Instant now) {
     return withTimers(timers.stream().map(t -> t.equals(timer) ? t.ended(now) : t).toList());
@@ -125,28 +123,13 @@ public record WorkLog(
     return timers.stream().filter(t -> t.step().equals(step)).reduce((a, b) -> b);
   }
 
-  /** The same by other ways. */
-  public WorkLog withWays(Ways other) {
-    return new WorkLog(other, hours, startAt, doneBy, at, entries, timers, flaws);
-  }
-
   /** The same for another option. */
   public WorkLog planning(OptionKind option) {
     return withWays(ways.with(option));
   }
 
-  /** The same with other hours. */
-  public WorkLog withHours(Hours other) {
-    return new WorkLog(ways, other, startAt, doneBy, at, entries, timers, flaws);
-  }
-
   /** The same with another start and end; null for now and for none. */
   public WorkLog between(Instant start, Instant end) {
-    return new WorkLog(ways, hours, start, end, at, entries, timers, flaws);
-  }
-
-  /** The same with other flaws. */
-  public WorkLog withFlaws(List<Flaw> other) {
-    return new WorkLog(ways, hours, startAt, doneBy, at, entries, timers, other);
+    return withStartAt(start).withDoneBy(end);
   }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.assembly.Part;
 import dev.ambershim.core.physics.assembly.StartingPoint;
@@ -37,27 +38,32 @@ class JobTest {
     Job start = Job.from(point, "x");
     for (Side side : Side.values()) {
       Set<String> paths = new HashSet<>();
-      for (Field field : JobFields.all(start, side)) {
-        assertThat(paths.add(field.path())).as(field.path()).isTrue();
-        double value = field.read(start);
-        assertThat(field.doubt(value, Notation.METRIC)).as(field.label()).isEmpty();
-        assertThat(field.how()).endsWith(".");
-        double other = (value + field.high()) / 2;
+      for (Figure field : Figures.all(start, side)) {
+        assertThat(paths.add(field.name())).as(field.name()).isTrue();
+        Double value = field.read(start);
+        double now = value == null ? field.possible().low() : value;
+        assertThat(value == null || field.doubt(value, Notation.METRIC).isEmpty())
+            .as(field.label())
+            .isTrue();
+        double other = (now + field.possible().high()) / 2;
         Job changed = field.write(start, other, Notation.METRIC);
-        double expected = field.path().equals("chip.cores") ? Math.round(other) : other;
-        assertThat(field.read(changed)).isEqualTo(expected);
-        assertThat(field.write(changed, value, Notation.METRIC)).isEqualTo(start);
+        double expected = field.unit() == Unit.COUNT ? Math.round(other) : other;
+        assertThat(field.read(changed)).as(field.name()).isEqualTo(expected);
+        assertThat(field.write(changed, value, Notation.METRIC)).as(field.name()).isEqualTo(start);
+        assertThat(field.otherwise(start).stream().allMatch(field.possible()::holds))
+            .as(field.name())
+            .isTrue();
       }
     }
   }
 
   @Test
   void outOfRangeNamesFieldAndRange() {
-    Field field = field("chip.lid.thicknessMillimetres");
-    assertThatThrownBy(() -> field.write(job, 99, Notation.METRIC))
+    Figure field = field("chip.lid.thicknessMillimetres");
+    assertThatThrownBy(() -> field.write(job, 99.0, Notation.METRIC))
         .isInstanceOf(Problem.class)
-        .hasMessageContaining("lid thickness over the die: 99.0 mm is out of range")
-        .hasMessageContaining("from 0.3 to 8.0 mm");
+        .hasMessageContaining("lid thickness over the die: 99 mm is out of range")
+        .hasMessageContaining("from 0.3 to 8 mm");
     assertThatThrownBy(() -> field.write(job, Double.NaN, Notation.METRIC))
         .isInstanceOf(Problem.class);
   }
@@ -68,28 +74,25 @@ class JobTest {
             () -> field("chip.dies.0.heightMicrometres").write(job, 0.78, Notation.METRIC))
         .hasMessageContaining("looks like millimetres");
     assertThatThrownBy(
-            () -> field("chip.lid.thicknessMillimetres").write(job, 2300, Notation.METRIC))
+            () -> field("chip.lid.thicknessMillimetres").write(job, 2300.0, Notation.METRIC))
         .hasMessageContaining("looks like micrometres");
   }
 
   @Test
   void unusualIsDoubtedNotRefused() {
-    Field field = field("chip.lid.thicknessMillimetres");
-    assertThat(field.write(job, 5, Notation.METRIC).chip().lid().thicknessMillimetres())
+    Figure field = field("chip.lid.thicknessMillimetres");
+    assertThat(field.write(job, 5.0, Notation.METRIC).chip().lid().thicknessMillimetres())
         .isEqualTo(5);
     assertThat(field.doubt(5, Notation.METRIC).orElseThrow()).contains("Usual is 1.5 to 4.0 mm");
   }
 
-  private Field field(String path) {
-    return JobFields.all(job, Side.BEFORE).stream()
-        .filter(f -> f.path().equals(path))
-        .findFirst()
-        .orElseThrow();
+  private Figure field(String path) {
+    return Figures.named(job, path, Side.BEFORE);
   }
 
   @Test
   void anotherFillingBringsItsUsualFigures() {
-    Choice choice = JobFields.choices(Part.INNER, Side.BEFORE).get(0);
+    Choice choice = Choice.of(Part.INNER, Side.BEFORE).get(0);
     assertThat(choice.read(job)).isEqualTo("factory paste");
     Job changed = choice.write(job, "liquid metal");
     assertThat(changed.before().inner().filling()).isEqualTo(Filling.LIQUID_METAL);
@@ -99,9 +102,9 @@ class JobTest {
 
   @Test
   void lidAndMetalsArePicked() {
-    Choice lid = JobFields.choices(Part.LID, Side.AFTER).get(0);
+    Choice lid = Choice.of(Part.LID, Side.AFTER).get(0);
     assertThat(lid.write(job, "off").after().lidOn()).isFalse();
-    Choice plate = JobFields.choices(Part.PLATE, Side.AFTER).get(1);
+    Choice plate = Choice.of(Part.PLATE, Side.AFTER).get(1);
     assertThat(plate.read(plate.write(job, "nickel"))).isEqualTo("nickel");
     assertThatThrownBy(() -> plate.write(job, "cheese"))
         .isInstanceOf(IllegalArgumentException.class);
@@ -109,8 +112,8 @@ class JobTest {
 
   @Test
   void aKindOfCoolerBringsItsUsualFiguresAndKeepsItsName() {
-    Job named = JobFields.withWords(job, "cooler.name", "Mill");
-    Choice kind = JobFields.choices(Part.PLATE, Side.BEFORE).get(0);
+    Job named = job.withCooler(job.cooler().withName("Mill"));
+    Choice kind = Choice.of(Part.PLATE, Side.BEFORE).get(0);
     assertThat(kind.read(named)).isEqualTo("another cooler");
     Job changed = kind.write(named, "air tower");
     assertThat(changed.cooler().name()).isEqualTo("Mill");
@@ -121,10 +124,10 @@ class JobTest {
 
   @Test
   void waysAndTheStepOfRuinArePicked() {
-    Choice blade = choice(TermFields.WORTH, "open with");
+    Choice blade = choice(TermFigures.WORTH, "open with");
     assertThat(blade.read(job)).isEqualTo("a vice tool");
     assertThat(blade.write(job, "a blade").terms().blade()).isTrue();
-    Choice ruined = choice(JobFields.JOB, "the chip was lost at");
+    Choice ruined = choice(Figures.JOB, "the chip was lost at");
     assertThat(ruined.read(job)).isEqualTo("no step");
     Job lost = ruined.write(job, "lapping a die");
     assertThat(lost.ruinedAt()).isEqualTo(Step.LAP_DIE);
@@ -133,7 +136,7 @@ class JobTest {
   }
 
   private static Choice choice(String part, String label) {
-    return JobFields.choices(part, Side.BEFORE).stream()
+    return Choice.of(part, Side.BEFORE).stream()
         .filter(c -> c.label().equals(label))
         .findFirst()
         .orElseThrow();
@@ -155,9 +158,17 @@ class JobTest {
   }
 
   @Test
-  void aPathThatLeadsNowhereIsAFault() {
-    assertThatThrownBy(() -> new RecordPath("chip.wings").get(job))
-        .isInstanceOf(IllegalArgumentException.class)
+  void whatIsNotSaidIsTakenAsUsualAndMayBeTakenAwayAgain() {
+    Figure spring = field("mounting.springNewtonsPerMillimetre");
+    assertThat(spring.read(job)).isNull();
+    assertThat(spring.otherwise(job)).hasValue(job.mounting().rate());
+    Job stiff = spring.write(job, spring.typed("20", Notation.METRIC), Notation.METRIC);
+    assertThat(stiff.mounting().rate()).isEqualTo(20);
+    assertThat(spring.write(stiff, spring.typed(" ", Notation.METRIC), Notation.METRIC))
+        .isEqualTo(job);
+    assertThatThrownBy(() -> field("heatWatts").typed("", Notation.METRIC))
+        .hasMessageContaining("This box is empty");
+    assertThatThrownBy(() -> Figures.named(job, "chip.wings", Side.BEFORE))
         .hasMessageContaining("wings");
   }
 

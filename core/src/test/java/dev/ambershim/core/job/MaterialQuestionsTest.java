@@ -107,7 +107,8 @@ class MaterialQuestionsTest {
   @Test
   void severalDiesOfDifferentHeightGetTheirOwnDrops() {
     Job job = Job.from(StartingPoint.DESKTOP_CHIPLETS_SOLDER, "Fennel F16");
-    job = new RecordPath("chip.dies.2.heightMicrometres").with(job, 540.0);
+    job =
+        job.withChip(job.chip().withDie(2, job.chip().dies().get(2).withHeightMicrometres(540.0)));
     var films = job.workCase().doses().films();
     assertThat(films).hasSize(3);
     assertThat(films.get(2).place().gapMicrometres())
@@ -248,7 +249,7 @@ class MaterialQuestionsTest {
                     LIDDED.withPaste(new PasteTerms(null, null, null, null, -1.0, false))))
         .isInstanceOf(Problem.class)
         .hasMessageContaining("paste");
-    Job screws = new RecordPath("mounting.nutFactor").with(LIDDED, 9.0);
+    Job screws = LIDDED.withMounting(LIDDED.mounting().withNutFactor(9.0));
     assertThatThrownBy(() -> JobRules.check(screws)).hasMessageContaining("mounting");
   }
 }

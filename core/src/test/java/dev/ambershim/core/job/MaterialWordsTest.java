@@ -59,16 +59,16 @@ class MaterialWordsTest {
   @Test
   void aFlatBoardWithNothingNearReachesNothing() {
     Job free = WorkWays.take(JOB, Way.NO_PARTS);
-    Job flat = new RecordPath("coat.upright").with(free, false);
+    Job flat = free.withCoat(free.coat().withUpright(false));
     assertThat(finding(flat).sentence()).contains("too much reaches nothing that it could harm");
     assertThat(finding(flat).interval()).isEmpty();
-    Job upright = new RecordPath("coat.upright").with(free, true);
+    Job upright = free.withCoat(free.coat().withUpright(true));
     assertThat(finding(upright).sentence()).contains("it runs down a standing board");
   }
 
   @Test
   void aPartRightBesideTheDieLeavesNoAmount() {
-    Job tight = new RecordPath("coat.partMillimetres").with(JOB, 0.02);
+    Job tight = JOB.withCoat(JOB.coat().withPartMillimetres(0.02));
     assertThat(finding(tight).sentence()).startsWith("No amount fits over the die: ");
     CoatAnswer answer = CoatAnswer.of(tight, Notation.METRIC);
     assertThat(answer.odds().get(0).reaches() + answer.odds().get(0).dry()).isGreaterThan(0.5);
@@ -76,10 +76,10 @@ class MaterialWordsTest {
 
   @Test
   void galliumIsWarmedFirst() {
-    Job cold = new RecordPath("coat.alloy").with(JOB, Alloy.GALLIUM);
+    Job cold = JOB.withCoat(JOB.coat().withAlloy(Alloy.GALLIUM));
     assertThat(CoatAnswer.of(cold, Notation.METRIC).notes())
         .anyMatch(n -> n.contains("It is solid at 29.8 °C"));
-    Job warm = new RecordPath("coat.celsius").with(cold, 40.0);
+    Job warm = cold.withCoat(cold.coat().withCelsius(40.0));
     assertThat(CoatAnswer.of(warm, Notation.METRIC).notes()).noneMatch(n -> n.contains("solid"));
   }
 
@@ -139,13 +139,13 @@ class MaterialWordsTest {
         .isCloseTo(Doses.pasteGrams(JOB.workCase()), within(1e-12));
     assertThat(plan.needs().get(Supply.SILICONE))
         .isCloseTo(plan.doses().glue().grams(), within(1e-12));
-    Job more = new RecordPath("paste.grams").with(JOB, 0.4);
+    Job more = JOB.withPaste(JOB.paste().withGrams(0.4));
     assertThat(Plan.of(more.workCase()).needs().get(Supply.PASTE)).isEqualTo(0.4);
     assertThat(Plan.of(more.workCase()).step("paste").orElseThrow().action()).contains("0.40 g");
-    Job quarter = new RecordPath("mounting.increment").with(JOB, 0.25);
+    Job quarter = JOB.withMounting(JOB.mounting().withIncrement(0.25));
     assertThat(Plan.of(quarter.workCase()).step("mount").orElseThrow().action())
         .contains("a quarter turn each");
-    Job thick = new RecordPath("closing.beadMillimetres").with(JOB, 3.0);
+    Job thick = JOB.withClosing(JOB.closing().withBeadMillimetres(3.0));
     assertThat(Plan.of(thick.workCase()).step("glue").orElseThrow().action()).contains("3.0 mm");
   }
 
@@ -166,25 +166,26 @@ class MaterialWordsTest {
 
   @ParameterizedTest
   @CsvSource({
-    "coat.boreMillimetres, -1, coat",
-    "coat.celsius, 400, coat",
-    "coat.partMillimetres, -2, coat",
-    "paste.grams, 900, paste",
-    "paste.celsius, -80, paste",
-    "closing.beadMillimetres, 0, closing",
-    "closing.humidityPercent, 140, closing",
-    "closing.newtons, 1e6, closing",
-    "closing.oldMicrometres, -3, closing",
-    "mounting.pitchMillimetres, 0, mounting",
-    "mounting.torqueNewtonMetres, -0.1, mounting",
-    "mounting.squeezeMillimetres, NaN, mounting",
-    "mounting.increment, 0, mounting",
-    "mounting.edgeMegapascals, -6, mounting"
+    "coat.boreMillimetres, -1",
+    "coat.celsius, 400",
+    "coat.partMillimetres, -2",
+    "paste.grams, 900",
+    "paste.celsius, -80",
+    "closing.beadMillimetres, 0",
+    "closing.humidityPercent, 140",
+    "closing.newtons, 1e6",
+    "closing.oldMicrometres, -3",
+    "mounting.pitchMillimetres, 0",
+    "mounting.torqueNewtonMetres, -0.1",
+    "mounting.squeezeMillimetres, NaN",
+    "mounting.increment, 0",
+    "mounting.edgeMegapascals, -6"
   })
-  void figuresThatCannotBeAreRefusedByName(String path, double value, String where) {
-    Job job = new RecordPath(path).with(JOB, value);
+  void figuresThatCannotBeAreRefusedByName(String name, double value) {
+    Job job = Figures.named(JOB, name, Side.AFTER).access().write().apply(JOB, value);
     assertThatThrownBy(() -> JobRules.check(job))
         .isInstanceOfSatisfying(
-            Problem.class, p -> assertThat(p.getMessage()).contains(where).contains("cannot be"));
+            Problem.class,
+            p -> assertThat(p.getMessage()).contains(name).containsAnyOf("range", "cannot be"));
   }
 }

@@ -110,9 +110,9 @@ class NoForbiddenPlanTest {
   private static Job job(
       Plans plans, StartingPoint point, Material plate, Material lid, double cavity) {
     Job job = Job.from(point, "Sedge Q4");
-    job = new RecordPath("cooler.material").with(job, plate);
-    job = new RecordPath("chip.lid.material").with(job, lid);
-    job = new RecordPath("chip.lid.cavityMillimetres").with(job, cavity);
+    job = job.withCooler(job.cooler().withMaterial(plate));
+    job = job.withChip(job.chip().withLid(job.chip().lid().withMaterial(lid)));
+    job = job.withChip(job.chip().withLid(job.chip().lid().withCavityMillimetres(cavity)));
     Build after =
         switch (plans) {
           case UNDER_THE_LID -> new Build(true, 40, FILM, PASTE);

@@ -1,7 +1,6 @@
 package dev.ambershim.desktop.demo;
 
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
@@ -166,7 +165,7 @@ public final class DemoWorkshop {
 
   /** On bare dies the workshop turns by quarters. */
   private static MountTerms smallTurns() {
-    return new RecordPath("increment").with(MountTerms.USUAL, 0.25);
+    return MountTerms.USUAL.withIncrement(0.25);
   }
 
   private static Job fennelJob() {

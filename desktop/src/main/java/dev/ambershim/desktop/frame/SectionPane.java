@@ -2,11 +2,11 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Choice;
-import dev.ambershim.core.job.Field;
+import dev.ambershim.core.job.Figure;
+import dev.ambershim.core.job.Figures;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.JobFields;
 import dev.ambershim.core.job.Side;
-import dev.ambershim.core.job.TermFields;
+import dev.ambershim.core.job.TermFigures;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Part;
 import dev.ambershim.core.physics.build.Situation;
@@ -116,9 +116,9 @@ final class SectionPane extends VBox {
             Part.INNER,
             Part.DIE,
             Part.SUBSTRATE,
-            JobFields.JOB,
-            TermFields.WORTH,
-            TermFields.ODDS)) {
+            Figures.JOB,
+            TermFigures.WORTH,
+            TermFigures.ODDS)) {
       ToggleButton button = new ToggleButton(part);
       button.setId("part-" + part.replace(' ', '-'));
       button.getStyleClass().setAll("part-button");
@@ -217,9 +217,9 @@ final class SectionPane extends VBox {
             ? ""
             : String.valueOf(getScene().getFocusOwner().getId());
     editor.getChildren().clear();
-    for (Choice choice : JobFields.choices(part, side)) {
+    for (Choice choice : Choice.of(part, side)) {
       ComboBox<String> box = new ComboBox<>();
-      box.setId("choice-" + choice.path().replace('.', '-'));
+      box.setId("choice-" + choice.id());
       box.getItems().setAll(choice.options());
       box.setValue(choice.read(job));
       box.setDisable(model.readOnly());
@@ -228,7 +228,7 @@ final class SectionPane extends VBox {
       row.getStyleClass().add("field-row");
       editor.getChildren().add(row);
     }
-    for (Field field : JobFields.figures(job, part, side)) {
+    for (Figure field : Figures.of(job, part, side)) {
       editor.getChildren().add(new FieldRow(model, field));
     }
     if (!focused.isEmpty() && lookup("#" + focused) != null) {

@@ -4,7 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Choice;
-import dev.ambershim.core.job.Field;
+import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.RunEntry;
@@ -413,7 +413,7 @@ public final class JobModel implements AutoCloseable {
    *
    * @throws Problem if it is no figure or out of range
    */
-  public void type(Field field, String typed) {
+  public void type(Figure field, String typed) {
     double value = notation.get().read(typed, field.unit(), field.label());
     Job changed = field.write(job.get(), value, notation.get());
     edit(field.label(), old -> changed);

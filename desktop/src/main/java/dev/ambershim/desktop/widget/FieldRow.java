@@ -2,7 +2,7 @@ package dev.ambershim.desktop.widget;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
-import dev.ambershim.core.job.Field;
+import dev.ambershim.core.job.Figure;
 import dev.ambershim.desktop.model.JobModel;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -17,17 +17,17 @@ import javafx.scene.layout.VBox;
  */
 public final class FieldRow extends VBox {
   private final JobModel model;
-  private final Field field;
+  private final Figure field;
   private final TextField box = new TextField();
   private final Label hint;
 
-  /** A row for a field of the model's job. */
-  public FieldRow(JobModel model, Field field) {
+  /** A row for a figure of the model's job. */
+  public FieldRow(JobModel model, Figure field) {
     super(1);
     this.model = model;
     this.field = field;
     Notation notation = model.notationProperty().get();
-    box.setId("field-" + field.path().replace('.', '-'));
+    box.setId("field-" + field.id());
     box.setDisable(model.readOnly());
     Label name = Labels.line(field.label());
     name.setLabelFor(box);

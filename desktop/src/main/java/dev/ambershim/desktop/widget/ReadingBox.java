@@ -3,6 +3,8 @@ package dev.ambershim.desktop.widget;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Figure;
+import dev.ambershim.core.job.HeightFigures;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.fit.Instrument;
 import dev.ambershim.core.physics.fit.Reading;
@@ -21,9 +23,6 @@ import javafx.scene.layout.HBox;
 
 /** Readings of one height, with blanks between them, and what they were taken with. */
 public final class ReadingBox extends HBox {
-  private static final FigureBox.Spec RANGE =
-      new FigureBox.Spec("", Unit.MILLIMETRE, -20, 60, true);
-
   private final JobModel model;
   private final String label;
   private final Function<Job, Reading> read;
@@ -133,18 +132,13 @@ public final class ReadingBox extends HBox {
     }
     try {
       Notation notation = model.notationProperty().get();
+      Figure height = HeightFigures.height(label);
       List<Double> values = new ArrayList<>();
       for (String word : box.getText().strip().split("[\\s;]+", -1)) {
         if (word.isEmpty() || word.equals(notation.symbol(Unit.MILLIMETRE))) {
           continue;
         }
-        double value = notation.read(word, Unit.MILLIMETRE, label);
-        if (!(value >= RANGE.low() && value <= RANGE.high())) {
-          throw FigureBox.range(
-              value,
-              new FigureBox.Spec(label, Unit.MILLIMETRE, RANGE.low(), RANGE.high(), true),
-              notation);
-        }
+        double value = height.typed(word, notation);
         values.add(value);
       }
       Reading typed = new Reading(now().instrument(), values);

@@ -4,12 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
-import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
-import dev.ambershim.core.job.Field;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.JobFields;
-import dev.ambershim.core.job.Side;
 import dev.ambershim.core.plan.Kit;
 import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.plan.Supply;
@@ -43,12 +39,7 @@ class LogbookTest {
   @TempDir Path folder;
 
   private static Job heat(Job job, double watts) {
-    Field field =
-        JobFields.all(job, Side.BEFORE).stream()
-            .filter(f -> f.path().equals("heatWatts"))
-            .findFirst()
-            .orElseThrow();
-    return field.write(job, watts, Notation.METRIC);
+    return job.withHeatWatts(watts);
   }
 
   @Test

@@ -106,7 +106,7 @@ public final class ConductionRig implements Source, Load {
             0.1 * cooler.resistanceKelvinPerWatt(),
             (1 - ofAir) * cooler.resistanceKelvinPerWatt() - FLOW_KELVIN_PER_WATT);
     double film =
-        cooler.withResistance(filmResistance).filmWattsPerSquareMetreKelvin()
+        cooler.withResistanceKelvinPerWatt(filmResistance).filmWattsPerSquareMetreKelvin()
             * (water ? Math.pow(Math.max(0.02, flow), FLOW_POWER) : 1);
     loopCapacity = water ? LOOP_JOULES_PER_KELVIN : PIPES_JOULES_PER_KELVIN;
     StackCase stack = RigStack.of(setup, film);

@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.assembly;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * The chip's state on one side of the work.
  *
@@ -8,7 +10,9 @@ package dev.ambershim.core.physics.assembly;
  * @param inner the joint between die and lid; not used while the lid is off
  * @param outer the joint under the cold plate: on the lid, or on the die when the lid is off
  */
-public record Build(boolean lidOn, double glueMicrometres, Joint inner, Joint outer) {
+@RecordBuilder
+public record Build(boolean lidOn, double glueMicrometres, Joint inner, Joint outer)
+    implements BuildBuilder.With {
   /**
    * Gap over the highest die that the lid's cavity and the glue leave, µm: cavity depth + glue line
    * − die height. Negative means that the lid would rest on the die.

@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.assembly;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -14,6 +16,7 @@ import java.util.List;
  * @param dies its dies, at least one
  * @param lid its lid, kept here even while it is off
  */
+@RecordBuilder
 public record Chip(
     String name,
     String kind,
@@ -22,7 +25,8 @@ public record Chip(
     double substrateMillimetres,
     int cores,
     List<Die> dies,
-    Lid lid) {
+    Lid lid)
+    implements ChipBuilder.With {
   /**
    * Copies its list of dies.
    *
@@ -33,6 +37,13 @@ public record Chip(
     if (dies.isEmpty()) {
       throw new IllegalArgumentException("a chip has at least one die");
     }
+  }
+
+  /** The same with one die replaced. */
+  public Chip withDie(int index, Die die) {
+    List<Die> all = new ArrayList<>(dies);
+    all.set(index, die);
+    return withDies(all);
   }
 
   /** Area of all dies together, mm². */

@@ -1,6 +1,7 @@
 package dev.ambershim.core.physics.assembly;
 
 import dev.ambershim.core.physics.material.Material;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * The cooler, as its cold plate, the footprint of what takes heat off the plate's far face, and one
@@ -19,6 +20,7 @@ import dev.ambershim.core.physics.material.Material;
  * @param reachMillimetres how far the mount lets the plate come down below a lid's top; null for
  *     the usual
  */
+@RecordBuilder
 public record Cooler(
     String name,
     double widthMillimetres,
@@ -29,7 +31,8 @@ public record Cooler(
     CoolerClass kind,
     Double finWidthMillimetres,
     Double finDepthMillimetres,
-    Double reachMillimetres) {
+    Double reachMillimetres)
+    implements CoolerBuilder.With {
   /** Springs and standoffs usually leave this much, by common practice, mm. */
   public static final double USUAL_REACH = 3.5;
 
@@ -81,20 +84,5 @@ public record Cooler(
   public double filmWattsPerSquareMetreKelvin() {
     return 1
         / (resistanceKelvinPerWatt * finnedWidthMillimetres() * finnedDepthMillimetres() * 1e-6);
-  }
-
-  /** The same cooler with another resistance to the room. */
-  public Cooler withResistance(double kelvinPerWatt) {
-    return new Cooler(
-        name,
-        widthMillimetres,
-        depthMillimetres,
-        thicknessMillimetres,
-        material,
-        kelvinPerWatt,
-        kind,
-        finWidthMillimetres,
-        finDepthMillimetres,
-        reachMillimetres);
   }
 }

@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.assembly;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * One die, seen from above with the chip's centre as origin.
  *
@@ -11,6 +13,7 @@ package dev.ambershim.core.physics.assembly;
  * @param heightMicrometres top of the die above the substrate
  * @param powerShare this die's share of the chip's heat, between 0 and 1
  */
+@RecordBuilder
 public record Die(
     String name,
     double xMillimetres,
@@ -18,7 +21,8 @@ public record Die(
     double widthMillimetres,
     double depthMillimetres,
     double heightMicrometres,
-    double powerShare) {
+    double powerShare)
+    implements DieBuilder.With {
   /** Top area in mm². */
   public double areaSquareMillimetres() {
     return widthMillimetres * depthMillimetres;

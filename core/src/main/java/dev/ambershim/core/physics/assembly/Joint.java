@@ -1,6 +1,7 @@
 package dev.ambershim.core.physics.assembly;
 
 import dev.ambershim.core.physics.material.Filling;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * A thermal interface.
@@ -9,8 +10,10 @@ import dev.ambershim.core.physics.material.Filling;
  * @param bondLineMicrometres its thickness
  * @param conductivityWattsPerMetreKelvin conductivity of the filling
  */
+@RecordBuilder
 public record Joint(
-    Filling filling, double bondLineMicrometres, double conductivityWattsPerMetreKelvin) {
+    Filling filling, double bondLineMicrometres, double conductivityWattsPerMetreKelvin)
+    implements JointBuilder.With {
   /** A joint with the filling's usual figures. */
   public static Joint usual(Filling filling) {
     return new Joint(

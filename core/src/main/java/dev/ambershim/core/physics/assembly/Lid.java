@@ -1,6 +1,7 @@
 package dev.ambershim.core.physics.assembly;
 
 import dev.ambershim.core.physics.material.Material;
+import io.soabase.recordbuilder.core.RecordBuilder;
 
 /**
  * The lid: a plate with a rim that stands on the substrate.
@@ -12,13 +13,15 @@ import dev.ambershim.core.physics.material.Material;
  * @param rimMillimetres width of the rim's foot
  * @param material what it is made of
  */
+@RecordBuilder
 public record Lid(
     double widthMillimetres,
     double depthMillimetres,
     double thicknessMillimetres,
     double cavityMillimetres,
     double rimMillimetres,
-    Material material) {
+    Material material)
+    implements LidBuilder.With {
   /** Top area in mm². */
   public double areaSquareMillimetres() {
     return widthMillimetres * depthMillimetres;

@@ -117,7 +117,7 @@ public final class Response {
     boolean same =
         to.chip().equals(situation.chip())
             && to.cooler()
-                .withResistance(situation.cooler().resistanceKelvinPerWatt())
+                .withResistanceKelvinPerWatt(situation.cooler().resistanceKelvinPerWatt())
                 .equals(situation.cooler())
             && there.lidOn() == from.lidOn();
     if (!same) {

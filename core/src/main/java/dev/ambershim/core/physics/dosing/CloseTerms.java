@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.dosing;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * How the lid is closed. What is not said stays empty and is taken as usual.
  *
@@ -11,6 +13,7 @@ package dev.ambershim.core.physics.dosing;
  * @param celsius of the air while it cures
  * @param oldMicrometres old sealant that was left under the rim
  */
+@RecordBuilder
 public record CloseTerms(
     GlueKind kind,
     Double beadMillimetres,
@@ -18,7 +21,8 @@ public record CloseTerms(
     Double newtons,
     Double humidityPercent,
     Double celsius,
-    Double oldMicrometres) {
+    Double oldMicrometres)
+    implements CloseTermsBuilder.With {
   /** Nothing is said. */
   public static final CloseTerms USUAL = new CloseTerms(null, null, null, null, null, null, null);
 

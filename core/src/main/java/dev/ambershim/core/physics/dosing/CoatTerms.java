@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.dosing;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -20,6 +21,7 @@ import java.util.List;
  * @param coats how many coats or layers of cover; null for the usual
  * @param earlier a cover that lies there from before, or null
  */
+@RecordBuilder
 public record CoatTerms(
     Alloy alloy,
     Double celsius,
@@ -32,7 +34,8 @@ public record CoatTerms(
     boolean bare,
     List<Said> faces,
     Integer coats,
-    Cover earlier) {
+    Cover earlier)
+    implements CoatTermsBuilder.With {
   /** Nothing is said. */
   public static final CoatTerms USUAL =
       new CoatTerms(null, null, null, null, null, null, null, null, false, null, null, null);
@@ -78,18 +81,6 @@ public record CoatTerms(
     List<Said> all = new ArrayList<>(faces);
     all.removeIf(f -> f.place() == place);
     all.add(new Said(place, face));
-    return new CoatTerms(
-        alloy,
-        celsius,
-        boreMillimetres,
-        measuring,
-        lower,
-        upper,
-        upright,
-        partMillimetres,
-        bare,
-        all,
-        coats,
-        earlier);
+    return withFaces(all);
   }
 }

@@ -2,6 +2,7 @@ package dev.ambershim.core.physics.fit;
 
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Die;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -19,6 +20,7 @@ import java.util.List;
  * @param yLoad the same above it, mm
  * @param mount how the cooler is held
  */
+@RecordBuilder
 public record Heights(
     List<Top> tops,
     Reading substrateOverBoard,
@@ -29,7 +31,8 @@ public record Heights(
     Reading newCavity,
     double xLoad,
     double yLoad,
-    Mount mount) {
+    Mount mount)
+    implements HeightsBuilder.With {
   /** Nothing is measured. */
   public static final Heights NONE =
       new Heights(List.of(), null, null, null, null, null, null, 0, 0, null);
@@ -48,21 +51,6 @@ public record Heights(
 
   private static Reading or(Reading reading) {
     return reading == null ? Reading.NONE : reading;
-  }
-
-  /** The same with other tops. */
-  public Heights withTops(List<Top> other) {
-    return new Heights(
-        other,
-        substrateOverBoard,
-        plateOutOfBracket,
-        lidTop,
-        cavity,
-        glue,
-        newCavity,
-        xLoad,
-        yLoad,
-        mount);
   }
 
   /** The same with one top replaced. */

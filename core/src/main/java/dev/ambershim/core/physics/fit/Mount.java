@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.fit;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * How the cooler is held down. What is not known stays empty.
  *
@@ -12,6 +14,7 @@ package dev.ambershim.core.physics.fit;
  * @param engagedMillimetres length of thread engaged with the lid on
  * @param softThread whether the thread is in aluminium or brass
  */
+@RecordBuilder
 public record Mount(
     Double travelMillimetres,
     Integer screws,
@@ -19,7 +22,8 @@ public record Mount(
     Double squeezeMillimetres,
     Double threadMillimetres,
     Double engagedMillimetres,
-    boolean softThread) {
+    boolean softThread)
+    implements MountBuilder.With {
   /** Nothing is known. */
   public static final Mount UNKNOWN = new Mount(null, null, null, null, null, null, false);
 }

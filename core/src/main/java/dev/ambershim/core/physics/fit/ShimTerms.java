@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.fit;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * How a shim, a mask or a stencil is to be cut. What is left empty is taken as usual; the usual
  * figures are common practice.
@@ -14,6 +16,7 @@ package dev.ambershim.core.physics.fit;
  * @param rimMicrometres how far the cut's edge is raised; laser leaves such a rim
  * @param foilMicrometres thickness of the foil taken; empty for the best of the usual ones
  */
+@RecordBuilder
 public record ShimTerms(
     Sheet sheet,
     Double dieClearanceMillimetres,
@@ -23,7 +26,8 @@ public record ShimTerms(
     Double kerfMillimetres,
     Double webMillimetres,
     Double rimMicrometres,
-    Double foilMicrometres) {
+    Double foilMicrometres)
+    implements ShimTermsBuilder.With {
   /** A shim by the usual figures. */
   public static final ShimTerms USUAL =
       new ShimTerms(Sheet.SHIM, 0.3, 0.3, 0.5, 0.3, 0.1, 0.8, 20.0, null);

@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.fit;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * A flat top that the cooler could touch, as it was measured. A part under the cooler's bracket is
  * looked at with the plate lowered by how far it stands out of the bracket.
@@ -13,6 +15,7 @@ package dev.ambershim.core.physics.fit;
  * @param overBoard whether its height was read from the mainboard instead of the chip's substrate
  * @param height its height, mm
  */
+@RecordBuilder
 public record Top(
     String name,
     TopKind kind,
@@ -21,23 +24,11 @@ public record Top(
     double widthMillimetres,
     double depthMillimetres,
     boolean overBoard,
-    Reading height) {
+    Reading height)
+    implements TopBuilder.With {
   /** Fills in what an older job does not say. */
   public Top {
     kind = kind == null ? TopKind.OTHER : kind;
     height = height == null ? Reading.NONE : height;
-  }
-
-  /** The same top with another height. */
-  public Top withHeight(Reading other) {
-    return new Top(
-        name,
-        kind,
-        xMillimetres,
-        yMillimetres,
-        widthMillimetres,
-        depthMillimetres,
-        overBoard,
-        other);
   }
 }

@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.mounting;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -24,6 +25,7 @@ import java.util.List;
  * @param dieMegapascals what bare silicon may carry, in the mean
  * @param edgeMegapascals what an edge of bare silicon may carry
  */
+@RecordBuilder
 public record MountTerms(
     Drive drive,
     Integer screws,
@@ -40,12 +42,10 @@ public record MountTerms(
     Double socketNewtons,
     Double lidMegapascals,
     Double dieMegapascals,
-    Double edgeMegapascals) {
+    Double edgeMegapascals)
+    implements MountTermsBuilder.With {
   /** Nothing is said. */
-  public static final MountTerms USUAL =
-      new MountTerms(
-          null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-          null);
+  public static final MountTerms USUAL = MountTermsBuilder.builder().build();
 
   /** Fills in what is usual where there is no figure to type. */
   public MountTerms {
@@ -152,22 +152,6 @@ public record MountTerms(
     for (int i = 0; i < screws; i++) {
       all.add(i == screw ? turns : extra(i));
     }
-    return new MountTerms(
-        drive,
-        screws,
-        acrossMillimetres,
-        alongMillimetres,
-        pitchMillimetres,
-        threadMillimetres,
-        torqueNewtonMetres,
-        nutFactor,
-        springNewtonsPerMillimetre,
-        squeezeMillimetres,
-        increment,
-        all,
-        socketNewtons,
-        lidMegapascals,
-        dieMegapascals,
-        edgeMegapascals);
+    return withExtraTurns(all.stream().allMatch(t -> t == 0) ? List.of() : all);
   }
 }

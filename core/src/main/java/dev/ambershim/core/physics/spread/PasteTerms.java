@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.spread;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 
 /**
@@ -12,13 +13,15 @@ import java.util.List;
  * @param grams how much
  * @param byScrews whether the plate tilts as its screws are turned; else it comes down level
  */
+@RecordBuilder
 public record PasteTerms(
     PasteClass kind,
     Double celsius,
     PastePattern pattern,
     List<PasteStroke> strokes,
     Double grams,
-    boolean byScrews) {
+    boolean byScrews)
+    implements PasteTermsBuilder.With {
   /** Nothing is said. */
   public static final PasteTerms USUAL = new PasteTerms(null, null, null, null, null, false);
 
@@ -36,11 +39,11 @@ public record PasteTerms(
 
   /** The same in another pattern. */
   public PasteTerms with(PastePattern other) {
-    return new PasteTerms(kind, celsius, other, strokes, grams, byScrews);
+    return withPattern(other);
   }
 
   /** The same with other strokes, which are the pattern then. */
-  public PasteTerms withStrokes(List<PasteStroke> other) {
-    return new PasteTerms(kind, celsius, PastePattern.OWN, other, grams, byScrews);
+  public PasteTerms drawn(List<PasteStroke> other) {
+    return withStrokes(other).withPattern(PastePattern.OWN);
   }
 }

@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.surface;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * How a face is to be lapped. What is left empty is taken as usual.
  *
@@ -13,6 +15,7 @@ package dev.ambershim.core.physics.surface;
  * @param offsetMillimetres how far off the middle the hand may press
  * @param finish the last paper
  */
+@RecordBuilder
 public record LapTerms(
     Face face,
     boolean extremeCold,
@@ -22,7 +25,8 @@ public record LapTerms(
     Double newtons,
     Double strokeMillimetres,
     Double offsetMillimetres,
-    Grit finish) {
+    Grit finish)
+    implements LapTermsBuilder.With {
   /** Lid top, ambient cooling, usual figures. */
   public static final LapTerms USUAL =
       new LapTerms(Face.LID_TOP, false, null, null, null, null, null, null, null);

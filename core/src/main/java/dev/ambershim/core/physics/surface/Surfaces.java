@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.surface;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,7 +12,9 @@ import java.util.Optional;
  * @param passes lapping that was done, in order
  * @param terms how the next face is to be lapped
  */
-public record Surfaces(List<Relief> reliefs, List<LapPass> passes, LapTerms terms) {
+@RecordBuilder
+public record Surfaces(List<Relief> reliefs, List<LapPass> passes, LapTerms terms)
+    implements SurfacesBuilder.With {
   /** Nothing is probed. */
   public static final Surfaces NONE = new Surfaces(List.of(), List.of(), LapTerms.USUAL);
 
@@ -41,7 +44,7 @@ public record Surfaces(List<Relief> reliefs, List<LapPass> passes, LapTerms term
   public Surfaces with(Relief relief) {
     List<Relief> all = new ArrayList<>(reliefs);
     all.add(relief);
-    return new Surfaces(all, passes, terms);
+    return withReliefs(all);
   }
 
   /** The same with the last probing of a face replaced. */
@@ -50,7 +53,7 @@ public record Surfaces(List<Relief> reliefs, List<LapPass> passes, LapTerms term
     for (int i = all.size() - 1; i >= 0; i--) {
       if (all.get(i).face() == relief.face()) {
         all.set(i, relief);
-        return new Surfaces(all, passes, terms);
+        return withReliefs(all);
       }
     }
     return with(relief);
@@ -60,25 +63,20 @@ public record Surfaces(List<Relief> reliefs, List<LapPass> passes, LapTerms term
   public Surfaces without(Face face) {
     List<Relief> all = new ArrayList<>(reliefs);
     latest(face).ifPresent(r -> all.remove(all.lastIndexOf(r)));
-    return new Surfaces(all, passes, terms);
+    return withReliefs(all);
   }
 
   /** The same with one more pass. */
   public Surfaces with(LapPass pass) {
     List<LapPass> all = new ArrayList<>(passes);
     all.add(pass);
-    return new Surfaces(reliefs, all, terms);
+    return withPasses(all);
   }
 
   /** The same without the last pass. */
   public Surfaces withoutLastPass() {
     List<LapPass> all = new ArrayList<>(passes);
     all.remove(all.size() - 1);
-    return new Surfaces(reliefs, all, terms);
-  }
-
-  /** The same under other terms. */
-  public Surfaces with(LapTerms other) {
-    return new Surfaces(reliefs, passes, other);
+    return withPasses(all);
   }
 }

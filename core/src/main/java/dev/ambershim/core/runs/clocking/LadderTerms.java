@@ -1,5 +1,7 @@
 package dev.ambershim.core.runs.clocking;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * What a chip's clock ladder is climbed under, on both sides of the work.
  *
@@ -8,8 +10,10 @@ package dev.ambershim.core.runs.clocking;
  * @param roomCelsius room that temperatures are told for; null takes the mean room of the rungs
  * @param load the load in words
  */
+@RecordBuilder
 public record LadderTerms(
-    double limitCelsius, double stepMegahertz, Double roomCelsius, String load) {
+    double limitCelsius, double stepMegahertz, Double roomCelsius, String load)
+    implements LadderTermsBuilder.With {
   /**
    * Ten kelvin under where desktop chips usually throttle, in steps of 100 MHz: common practice.
    */
@@ -18,11 +22,6 @@ public record LadderTerms(
   /** Fills in what an older job does not say. */
   public LadderTerms {
     load = load == null ? "" : load.strip();
-  }
-
-  /** The same under another load. */
-  public LadderTerms under(String other) {
-    return new LadderTerms(limitCelsius, stepMegahertz, roomCelsius, other);
   }
 
   /** The finest step that is still worth a try. */

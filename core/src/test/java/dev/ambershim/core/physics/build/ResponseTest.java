@@ -81,7 +81,8 @@ class ResponseTest {
     Situation to =
         new Situation(
             from.chip(),
-            from.cooler().withResistance(1.3 * from.cooler().resistanceKelvinPerWatt()),
+            from.cooler()
+                .withResistanceKelvinPerWatt(1.3 * from.cooler().resistanceKelvinPerWatt()),
             thinner);
     Response solved = Response.of(to, Team.alone(), SolveWatch.NONE);
     Response moved = Response.of(from, Team.alone(), SolveWatch.NONE).movedTo(to).orElseThrow();

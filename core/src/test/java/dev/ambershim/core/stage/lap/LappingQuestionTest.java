@@ -7,7 +7,6 @@ import static org.assertj.core.api.Assertions.within;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Die;
@@ -62,7 +61,7 @@ class LappingQuestionTest {
         job.surfaces()
             .with(
                 new Relief(face, "", hollow(LappingQuestion.outline(job, face), micrometres, 0), 0))
-            .with(new LapTerms(face, false, null, null, null, null, null, null, null));
+            .withTerms(LapTerms.USUAL.withFace(face));
     return job.withSurfaces(surfaces);
   }
 
@@ -106,7 +105,7 @@ class LappingQuestionTest {
   void theGainGoesWithTheHeat() {
     Job job = probed(job(StartingPoint.DESKTOP_ONE_DIE_PASTE, true), Face.LID_TOP, 60);
     double gain = gain(job).gain();
-    Job hotter = new RecordPath("heatWatts").with(job, 2 * job.heatWatts());
+    Job hotter = job.withHeatWatts(2 * job.heatWatts());
     assertThat(gain(hotter).gain()).isCloseTo(2 * gain, within(0.01 * gain));
     LappingGain known = gain(job);
     assertThat(known.interval().low()).isLessThan(known.gain());
@@ -151,32 +150,11 @@ class LappingQuestionTest {
   @Test
   void unequalDiesStayUnequal() {
     Job level = job(StartingPoint.DESKTOP_CHIPLETS_SOLDER, false);
-    List<Die> dies = new ArrayList<>(level.chip().dies());
-    Die first = dies.get(0);
-    dies.set(
-        0,
-        new Die(
-            first.name(),
-            first.xMillimetres(),
-            first.yMillimetres(),
-            first.widthMillimetres(),
-            first.depthMillimetres(),
-            first.heightMicrometres() - 60,
-            first.powerShare()));
     Chip chip = level.chip();
+    Die first = chip.dies().get(0);
     Job unequal =
-        new RecordPath("chip")
-            .with(
-                level,
-                new Chip(
-                    chip.name(),
-                    chip.kind(),
-                    chip.widthMillimetres(),
-                    chip.depthMillimetres(),
-                    chip.substrateMillimetres(),
-                    chip.cores(),
-                    dies,
-                    chip.lid()));
+        level.withChip(
+            chip.withDie(0, first.withHeightMicrometres(first.heightMicrometres() - 60)));
     double even = gain(probed(level, Face.PLATE, 20)).asItIs().meanCelsius();
     double odd = gain(probed(unequal, Face.PLATE, 20)).asItIs().meanCelsius();
     assertThat(odd).isGreaterThan(even + 0.5);

@@ -157,6 +157,6 @@ class OptionListTest {
     Cooler wide =
         new Cooler("", 40, 40, 3, Material.COPPER, 0.1, CoolerClass.OTHER, 60.0, 30.0, 2.0);
     assertThat(wide.finnedWidthMillimetres()).isEqualTo(40);
-    assertThat(wide.withResistance(0.2).resistanceKelvinPerWatt()).isEqualTo(0.2);
+    assertThat(wide.withResistanceKelvinPerWatt(0.2).resistanceKelvinPerWatt()).isEqualTo(0.2);
   }
 }

@@ -3,8 +3,9 @@ package dev.ambershim.core.stage.weigh;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.ambershim.core.job.Choice;
+import dev.ambershim.core.job.Figures;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.JobFields;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.job.WorkWays;
@@ -41,7 +42,7 @@ class TriesTest {
   }
 
   private static Job lost(Job job, Step at) {
-    return JobFields.choices(JobFields.JOB, Side.BEFORE).get(0).write(job, at.words());
+    return Choice.of(Figures.JOB, Side.BEFORE).get(0).write(job, at.words());
   }
 
   @Test

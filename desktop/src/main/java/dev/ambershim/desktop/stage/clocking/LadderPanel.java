@@ -3,9 +3,9 @@ package dev.ambershim.desktop.stage.clocking;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Figures;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.JobFields;
-import dev.ambershim.core.job.LadderFields;
+import dev.ambershim.core.job.LadderFigures;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.clocking.ClockLadder;
@@ -193,7 +193,7 @@ public final class LadderPanel extends VBox {
     }
     terms.getChildren().clear();
     terms.getChildren().add(load());
-    JobFields.figures(shown, LadderFields.LADDER, Side.BEFORE)
+    Figures.of(shown, LadderFigures.LADDER, Side.BEFORE)
         .forEach(f -> terms.getChildren().add(new FieldRow(model, f)));
   }
 
@@ -207,7 +207,8 @@ public final class LadderPanel extends VBox {
     Runnable keep =
         () ->
             model.edit(
-                "load of the ladder", job -> job.withLadder(job.ladder().under(field.getText())));
+                "load of the ladder",
+                job -> job.withLadder(job.ladder().withLoad(field.getText())));
     field.setOnAction(e -> keep.run());
     field
         .focusedProperty()

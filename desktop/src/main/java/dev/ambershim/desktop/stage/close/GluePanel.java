@@ -1,8 +1,8 @@
 package dev.ambershim.desktop.stage.close;
 
-import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.ClosingFigures;
+import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.job.WorkWays;
 import dev.ambershim.core.physics.dosing.GlueKind;
 import dev.ambershim.core.plan.School;
@@ -18,6 +18,8 @@ import javafx.scene.layout.VBox;
 
 /** How the lid is glued. */
 final class GluePanel extends VBox {
+  private static final int ROWS = 3;
+
   private final JobModel model;
   private final PickBar<Way> seals;
   private final PickBar<GlueKind> kinds;
@@ -40,34 +42,20 @@ final class GluePanel extends VBox {
             k -> "glue-" + k.name(),
             kind ->
                 model.edit(
-                    "glue: " + kind.words(),
-                    job -> new RecordPath("closing.kind").with(job, kind)));
+                    "glue: " + kind.words(), job -> job.withClosing(job.closing().withKind(kind))));
     grid.setHgap(10);
     grid.setVgap(5);
-    figure("beadMillimetres", "bead, or dot, across", Unit.MILLIMETRE, 0.1, 10, 0);
-    figure("ventMillimetres", "gap for air", Unit.MILLIMETRE, 0, 100, 0);
-    figure("newtons", "press on the lid", Unit.NEWTON, 1, 1000, 0);
-    figure("humidityPercent", "humidity", Unit.PERCENT, 5, 100, 1);
-    figure("celsius", "warmth of the air", Unit.CELSIUS, 0, 60, 1);
-    figure("oldMicrometres", "old sealant left on", Unit.MICROMETRE, 0, 2000, 1);
+    ClosingFigures.all().forEach(this::add);
     getChildren().addAll(seals, kinds, grid);
   }
 
-  private void figure(String path, String words, Unit unit, double low, double high, int column) {
-    RecordPath place = new RecordPath("closing." + path);
-    FigureBox box =
-        new FigureBox(
-            model,
-            "closing-" + path,
-            new FigureBox.Spec(words, unit, low, high, true),
-            6,
-            job -> (Double) place.get(job),
-            (job, v) -> place.with(job, v));
-    box.setPromptText("usual");
-    int row = figures.size() % 3;
-    grid.add(Labels.line(words), 3 * column, row);
-    grid.add(box, 3 * column + 1, row);
-    grid.add(box.unit(), 3 * column + 2, row);
+  private void add(Figure figure) {
+    FigureBox box = new FigureBox(model, figure, 6);
+    int column = 3 * (figures.size() / ROWS);
+    int row = figures.size() % ROWS;
+    grid.add(Labels.line(figure.label()), column, row);
+    grid.add(box, column + 1, row);
+    grid.add(box.unit(), column + 2, row);
     figures.add(box);
   }
 

@@ -2,7 +2,6 @@ package dev.ambershim.desktop.stage.coat;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.spread.SpreadFlow;
@@ -78,8 +77,7 @@ public final class CoatModel {
               .withMounting(job.mounting())
               .withPaste(job.paste().with(Doses.pastePattern(job.workCase())));
       return new Asked(
-          new RecordPath("heatWatts")
-              .with(new RecordPath("chip").with(bare, job.chip()), job.heatWatts()),
+          bare.withChip(job.chip()).withHeatWatts(job.heatWatts()),
           job.workCase().pasted(),
           notation);
     }

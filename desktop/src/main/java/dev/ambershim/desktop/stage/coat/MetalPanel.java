@@ -2,10 +2,12 @@ package dev.ambershim.desktop.stage.coat;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.CoatFigures;
+import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.job.WorkWays;
 import dev.ambershim.core.physics.dosing.Alloy;
+import dev.ambershim.core.physics.dosing.CoatTerms;
 import dev.ambershim.core.physics.dosing.Cover;
 import dev.ambershim.core.physics.dosing.Finish;
 import dev.ambershim.core.physics.dosing.Insulation;
@@ -20,7 +22,9 @@ import dev.ambershim.desktop.widget.Picks;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -49,7 +53,8 @@ final class MetalPanel extends VBox {
     picks.setAlignment(Pos.CENTER_LEFT);
     upright.setId("coat-upright");
     upright.disableProperty().bind(model.readOnlyProperty());
-    upright.setOnAction(e -> set("how the board stands", "coat.upright", upright.isSelected()));
+    upright.setOnAction(
+        e -> set("how the board stands", terms -> terms.withUpright(upright.isSelected())));
     both.setId("coat-both");
     both.disableProperty().bind(model.readOnlyProperty());
     both.setOnAction(
@@ -57,9 +62,7 @@ final class MetalPanel extends VBox {
             model.edit(
                 "faces that are wetted",
                 job -> WorkWays.take(job, both.isSelected() ? Way.BOTH_FACES : Way.ONE_FACE)));
-    figure("partMillimetres", "to the nearest part", Unit.MILLIMETRE, 0, 100, "as measured");
-    figure("boreMillimetres", "bore of the syringe", Unit.MILLIMETRE, 0.5, 60, "4.7");
-    figure("celsius", "warmth", Unit.CELSIUS, -20, 90, "22");
+    CoatFigures.metal().forEach(this::add);
     HBox checks = new HBox(16, both, upright);
     getChildren()
         .addAll(
@@ -71,31 +74,26 @@ final class MetalPanel extends VBox {
             cover);
   }
 
-  private void set(String what, String path, Object value) {
-    model.edit(what, job -> new RecordPath(path).with(job, value));
+  private void set(String what, UnaryOperator<CoatTerms> change) {
+    model.edit(what, job -> job.withCoat(change.apply(job.coat())));
   }
 
-  private void figure(
-      String path, String words, Unit unit, double low, double high, String prompt) {
-    RecordPath place = new RecordPath("coat." + path);
-    FigureBox box =
-        new FigureBox(
-            model,
-            "coat-" + path,
-            new FigureBox.Spec(words, unit, low, high, true),
-            8,
-            job -> (Double) place.get(job),
-            (job, v) -> place.with(job, v));
-    box.setPromptText(prompt);
+  private void add(Figure figure) {
+    FigureBox box = new FigureBox(model, figure, 8);
     int row = figures.size();
-    grid.add(Labels.line(words), 0, row);
+    grid.add(Labels.line(figure.label()), 0, row);
     grid.add(box, 1, row);
     grid.add(box.unit(), 2, row);
     figures.add(box);
   }
 
   private <T extends Enum<T>> Node pick(
-      String id, String what, T now, T[] all, Function<T, String> words, String path) {
+      String id,
+      String what,
+      T now,
+      T[] all,
+      Function<T, String> words,
+      BiFunction<CoatTerms, T, CoatTerms> write) {
     return Picks.onDemand(
         words.apply(now),
         id,
@@ -110,11 +108,13 @@ final class MetalPanel extends VBox {
               picked ->
                   set(
                       what,
-                      path,
-                      Arrays.stream(all)
-                          .filter(t -> words.apply(t).equals(picked))
-                          .findFirst()
-                          .orElseThrow()));
+                      terms ->
+                          write.apply(
+                              terms,
+                              Arrays.stream(all)
+                                  .filter(t -> words.apply(t).equals(picked))
+                                  .findFirst()
+                                  .orElseThrow())));
           return box;
         });
   }
@@ -133,14 +133,14 @@ final class MetalPanel extends VBox {
                 job.coat().alloy(),
                 Alloy.values(),
                 Alloy::words,
-                "coat.alloy"),
+                CoatTerms::withAlloy),
             pick(
                 "coat-measuring",
                 "measured out",
                 job.coat().measuring(),
                 Measuring.values(),
                 Measuring::words,
-                "coat.measuring"),
+                CoatTerms::withMeasuring),
             Labels.line("die"),
             pick(
                 "coat-lower",
@@ -148,7 +148,7 @@ final class MetalPanel extends VBox {
                 job.coat().lower(),
                 Finish.values(),
                 Finish::words,
-                "coat.lower"),
+                CoatTerms::withLower),
             Labels.line("other face"),
             pick(
                 "coat-upper",
@@ -156,7 +156,7 @@ final class MetalPanel extends VBox {
                 job.coat().upper(),
                 Finish.values(),
                 Finish::words,
-                "coat.upper"));
+                CoatTerms::withUpper));
   }
 
   void show(CoatAnswer answer) {
@@ -230,11 +230,12 @@ final class MetalPanel extends VBox {
         words ->
             set(
                 "cover from before",
-                "coat.earlier",
-                Arrays.stream(Cover.values())
-                    .filter(c -> c.words().equals(words))
-                    .findFirst()
-                    .orElse(null)));
+                terms ->
+                    terms.withEarlier(
+                        Arrays.stream(Cover.values())
+                            .filter(c -> c.words().equals(words))
+                            .findFirst()
+                            .orElse(null))));
     return box;
   }
 

@@ -1,14 +1,14 @@
 package dev.ambershim.desktop.stage.coat;
 
-import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.CoatFigures;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.spread.FaceGrid;
 import dev.ambershim.core.physics.spread.PasteClass;
 import dev.ambershim.core.physics.spread.PastePattern;
 import dev.ambershim.core.physics.spread.PasteStroke;
+import dev.ambershim.core.physics.spread.PasteTerms;
 import dev.ambershim.core.physics.spread.SpreadState;
 import dev.ambershim.core.plan.Doses;
 import dev.ambershim.core.stage.coat.PasteAnswer;
@@ -24,6 +24,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -69,7 +70,7 @@ final class PastePanel extends VBox {
             Arrays.asList(PasteClass.values()),
             PasteClass::words,
             k -> "paste-kind-" + k.name(),
-            k -> set("paste", "paste.kind", k));
+            k -> set("paste", terms -> terms.withKind(k)));
     flow.setId("paste-flow");
     flow.setMinHeight(SIDE);
     flow.setPrefHeight(SIDE);
@@ -84,7 +85,8 @@ final class PastePanel extends VBox {
     press.setOnAction(e -> press());
     screws.setId("paste-screws");
     screws.disableProperty().bind(model.readOnlyProperty());
-    screws.setOnAction(e -> set("how the plate comes down", "paste.byScrews", screws.isSelected()));
+    screws.setOnAction(
+        e -> set("how the plate comes down", terms -> terms.withByScrews(screws.isSelected())));
     HBox.setHgrow(compared, Priority.ALWAYS);
     VBox right = new VBox(8, compared, inputs());
     HBox.setHgrow(right, Priority.ALWAYS);
@@ -108,16 +110,9 @@ final class PastePanel extends VBox {
   }
 
   private VBox inputs() {
-    FigureBox grams =
-        box(
-            "paste-grams",
-            new FigureBox.Spec("amount of paste", Unit.GRAM, 0.005, 20, true),
-            "paste.grams");
-    FigureBox warm =
-        box(
-            "paste-celsius",
-            new FigureBox.Spec("warmth of the paste", Unit.CELSIUS, -20, 90, true),
-            "paste.celsius");
+    CoatFigures.paste().forEach(figure -> figures.add(new FigureBox(model, figure, 5)));
+    FigureBox grams = figures.get(0);
+    FigureBox warm = figures.get(1);
     HBox row =
         new HBox(6, fixed("amount"), grams, grams.unit(), fixed("   warmth"), warm, warm.unit());
     row.setAlignment(Pos.CENTER_LEFT);
@@ -132,22 +127,8 @@ final class PastePanel extends VBox {
     return label;
   }
 
-  private FigureBox box(String id, FigureBox.Spec spec, String path) {
-    RecordPath place = new RecordPath(path);
-    FigureBox box =
-        new FigureBox(
-            model,
-            id,
-            spec,
-            5,
-            job -> (Double) place.get(job),
-            (job, value) -> place.with(job, value));
-    figures.add(box);
-    return box;
-  }
-
-  private void set(String what, String path, Object value) {
-    model.edit(what, job -> new RecordPath(path).with(job, value));
+  private void set(String what, UnaryOperator<PasteTerms> change) {
+    model.edit(what, job -> job.withPaste(change.apply(job.paste())));
   }
 
   private void take(PastePattern pattern) {
@@ -192,7 +173,7 @@ final class PastePanel extends VBox {
             all.addAll(job.paste().strokes());
           }
           all.add(stroke);
-          return job.withPaste(job.paste().withStrokes(all));
+          return job.withPaste(job.paste().drawn(all));
         });
   }
 
@@ -235,11 +216,6 @@ final class PastePanel extends VBox {
   void refresh() {
     Job job = model.jobProperty().get();
     figures.forEach(FigureBox::refresh);
-    figures
-        .get(0)
-        .setPromptText(
-            model.notationProperty().get().editable(Doses.pasteGrams(job.workCase()), Unit.GRAM));
-    figures.get(1).setPromptText(model.notationProperty().get().editable(23, Unit.CELSIUS));
     patterns.show(Doses.pastePattern(job.workCase()));
     kinds.show(job.paste().kind());
     screws.setSelected(job.paste().byScrews());

@@ -1,9 +1,9 @@
 package dev.ambershim.desktop.stage.lap;
 
 import dev.ambershim.core.base.Notation;
-import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.RecordPath;
+import dev.ambershim.core.job.LapFigures;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.surface.Face;
 import dev.ambershim.core.physics.surface.Grit;
@@ -25,7 +25,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -105,76 +104,42 @@ public final class LapView implements StageView {
         job -> {
           LapTerms t = job.surfaces().terms();
           // Plating, floor and press belong to the face; aim and finish to the person.
-          return job.withSurfaces(
-              job.surfaces()
-                  .with(
-                      new LapTerms(
-                          face,
-                          t.extremeCold(),
-                          t.targetMicrometres(),
-                          null,
-                          null,
-                          null,
-                          t.strokeMillimetres(),
-                          null,
-                          t.finish())));
+          return terms(
+              job,
+              t.with(
+                  to ->
+                      to.face(face)
+                          .platingMicrometres(null)
+                          .floorMillimetres(null)
+                          .newtons(null)
+                          .offsetMillimetres(null)));
         });
   }
 
   private Node terms() {
     grid.setHgap(10);
     grid.setVgap(5);
-    figure("targetMicrometres", "flatness to reach", Unit.MICROMETRE, 0.5, 500, t -> t.target());
-    figure("platingMicrometres", "plating", Unit.MICROMETRE, 0, 100, t -> t.plating());
-    figure(
-        "floorMillimetres",
-        "least thickness to leave",
-        Unit.MILLIMETRE,
-        0,
-        50,
-        t -> LappingQuestion.floor(shell.jobProperty().get(), t));
-    figure("newtons", "press, N", Unit.COUNT, 0.5, 200, t -> t.press());
-    figure("strokeMillimetres", "stroke, one way", Unit.MILLIMETRE, 5, 500, t -> t.stroke());
-    figure("offsetMillimetres", "hand off the middle", Unit.MILLIMETRE, 0.1, 30, t -> t.offset());
+    LapFigures.all().forEach(this::add);
     cold.setId("lap-cold");
     cold.disableProperty().bind(shell.readOnlyProperty());
     cold.setOnAction(
         e ->
             shell.edit(
                 "aim of lapping",
-                job -> new RecordPath("surfaces.terms.extremeCold").with(job, cold.isSelected())));
+                job -> terms(job, job.surfaces().terms().withExtremeCold(cold.isSelected()))));
     grid.add(Labels.line("last paper"), 0, figures.size());
     grid.add(finish, 1, figures.size());
     finish.setAlignment(Pos.CENTER_LEFT);
     return panel(Labels.line("How it is lapped", "strong"), cold, grid);
   }
 
-  private void figure(
-      String path,
-      String words,
-      Unit unit,
-      double low,
-      double high,
-      Function<LapTerms, Double> usual) {
-    RecordPath place = new RecordPath("surfaces.terms." + path);
-    FigureBox box =
-        new FigureBox(
-            shell,
-            "lap-" + path,
-            new FigureBox.Spec(words, unit, low, high, true),
-            6,
-            job -> (Double) place.get(job),
-            (job, v) -> place.with(job, v));
-    box.setUserData(
-        (Runnable)
-            () ->
-                box.setPromptText(
-                    shell
-                        .notationProperty()
-                        .get()
-                        .editable(
-                            usual.apply(shell.jobProperty().get().surfaces().terms()), unit)));
-    grid.add(Labels.line(words), 0, figures.size());
+  private static Job terms(Job job, LapTerms terms) {
+    return job.withSurfaces(job.surfaces().withTerms(terms));
+  }
+
+  private void add(Figure figure) {
+    FigureBox box = new FigureBox(shell, figure, 6);
+    grid.add(Labels.line(figure.label()), 0, figures.size());
     grid.add(box, 1, figures.size());
     grid.add(box.unit(), 2, figures.size());
     figures.add(box);
@@ -188,10 +153,7 @@ public final class LapView implements StageView {
     LapTerms terms = job.surfaces().terms();
     faces.show(terms.face());
     cold.setSelected(terms.extremeCold());
-    for (FigureBox box : figures) {
-      ((Runnable) box.getUserData()).run();
-      box.refresh();
-    }
+    figures.forEach(FigureBox::refresh);
     finish
         .getChildren()
         .setAll(
@@ -210,8 +172,9 @@ public final class LapView implements StageView {
                           shell.edit(
                               "last paper",
                               old ->
-                                  new RecordPath("surfaces.terms.finish")
-                                      .with(old, Grit.valueOf(words))));
+                                  terms(
+                                      old,
+                                      old.surfaces().terms().withFinish(Grit.valueOf(words)))));
                   return pick;
                 }));
     passes.refresh();

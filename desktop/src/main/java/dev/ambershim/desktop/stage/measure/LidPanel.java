@@ -3,10 +3,10 @@ package dev.ambershim.desktop.stage.measure;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Figure;
+import dev.ambershim.core.job.HeightFigures;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.RecordPath;
 import dev.ambershim.core.physics.fit.Heights;
-import dev.ambershim.core.physics.fit.Mount;
 import dev.ambershim.core.physics.fit.Reading;
 import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.desktop.model.JobModel;
@@ -16,6 +16,7 @@ import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.ReadingBox;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
@@ -40,85 +41,56 @@ final class LidPanel extends VBox {
     getStyleClass().add("panel");
     grid.setHgap(10);
     grid.setVgap(5);
-    reading("lidTop", "lid's top over the substrate, closed", Heights::lidTop);
-    reading("cavity", "depth of the lid's hollow", Heights::cavity);
-    reading("glue", "glue line under the rim, as it will be", Heights::glue);
-    reading("newCavity", "hollow of a replacement lid", Heights::newCavity);
-    reading("substrateOverBoard", "substrate over the mainboard", Heights::substrateOverBoard);
-    reading("plateOutOfBracket", "cold plate out of its bracket", Heights::plateOutOfBracket);
-    figure("xLoad", "presses right of the middle", Unit.MILLIMETRE, -60, 60, "");
-    figure("yLoad", "presses above the middle", Unit.MILLIMETRE, -60, 60, "");
-    figure("mount.travelMillimetres", "bracket can still come down", Unit.MILLIMETRE, 0, 30, "?");
-    figure("mount.squeezeMillimetres", "springs pressed together", Unit.MILLIMETRE, 0, 30, "?");
-    figure("mount.springNewtonsPerMillimetre", "rate of a spring, N/mm", Unit.COUNT, 0.1, 500, "?");
-    figure("mount.screws", "screws", Unit.COUNT, 1, 12, "?");
-    figure("mount.threadMillimetres", "thread's diameter", Unit.MILLIMETRE, 1, 8, "?");
-    figure(
-        "mount.engagedMillimetres", "thread engaged with the lid on", Unit.MILLIMETRE, 0, 30, "?");
+    reading("lidTop", "lid's top over the substrate, closed", Heights::lidTop, Heights::withLidTop);
+    reading("cavity", "depth of the lid's hollow", Heights::cavity, Heights::withCavity);
+    reading("glue", "glue line under the rim, as it will be", Heights::glue, Heights::withGlue);
+    reading("newCavity", "hollow of a replacement lid", Heights::newCavity, Heights::withNewCavity);
+    reading(
+        "substrateOverBoard",
+        "substrate over the mainboard",
+        Heights::substrateOverBoard,
+        Heights::withSubstrateOverBoard);
+    reading(
+        "plateOutOfBracket",
+        "cold plate out of its bracket",
+        Heights::plateOutOfBracket,
+        Heights::withPlateOutOfBracket);
+    HeightFigures.held().forEach(this::add);
     soft.setId("mount-soft");
     soft.disableProperty().bind(model.readOnlyProperty());
-    soft.setOnAction(
-        e ->
-            model.edit(
-                "thread's metal",
-                job -> new RecordPath("heights.mount.softThread").with(job, soft.isSelected())));
+    soft.setOnAction(e -> model.edit("thread's metal", job -> soft(job, soft.isSelected())));
     grid.add(soft, 1, rows);
     getChildren().addAll(Labels.line("Lid, cooler and screws", "question"), answers, grid);
     answers.setId("lid-answers");
   }
 
-  private void reading(String path, String words, Function<Heights, Reading> read) {
+  private void reading(
+      String path,
+      String words,
+      Function<Heights, Reading> read,
+      BiFunction<Heights, Reading, Heights> write) {
     ReadingBox box =
         new ReadingBox(
             model,
             "height-" + path,
             words,
             job -> read.apply(job.heights()),
-            (job, r) -> new RecordPath("heights." + path).with(job, r));
+            (job, r) -> job.withHeights(write.apply(job.heights(), r)));
     readings.add(box);
     add(words, box);
   }
 
-  private void figure(
-      String path, String words, Unit unit, double low, double high, String prompt) {
-    RecordPath place = new RecordPath("heights." + path);
-    boolean optional = path.startsWith("mount");
-    FigureBox box =
-        new FigureBox(
-            model,
-            "height-" + path.replace('.', '-'),
-            new FigureBox.Spec(words, unit, low, high, optional),
-            6,
-            job -> figure(place, job),
-            (job, v) -> write(job, path, place, v));
-    box.setPromptText(prompt.equals("?") ? "not known" : prompt);
+  private static Job soft(Job job, boolean is) {
+    Heights heights = job.heights();
+    return job.withHeights(heights.withMount(heights.mount().withSoftThread(is)));
+  }
+
+  private void add(Figure figure) {
+    FigureBox box = new FigureBox(model, figure, 6);
     figures.add(box);
     HBox both = new HBox(6, box, box.unit());
     both.setAlignment(Pos.CENTER_LEFT);
-    add(words, both);
-  }
-
-  private static Double figure(RecordPath place, Job job) {
-    Object value = place.get(job);
-    return value == null ? null : ((Number) value).doubleValue();
-  }
-
-  private static Job write(Job job, String path, RecordPath place, Double value) {
-    if (path.equals("mount.screws")) {
-      Mount m = job.heights().mount();
-      return new RecordPath("heights.mount")
-          .with(
-              job,
-              new Mount(
-                  m.travelMillimetres(),
-                  value == null ? null : (int) Math.round(value),
-                  m.springNewtonsPerMillimetre(),
-                  m.squeezeMillimetres(),
-                  m.threadMillimetres(),
-                  m.engagedMillimetres(),
-                  m.softThread()));
-    }
-    return place.with(job, value);
+    add(figure.label(), both);
   }
 
   private void add(String words, javafx.scene.Node box) {

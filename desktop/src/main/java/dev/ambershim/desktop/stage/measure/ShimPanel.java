@@ -1,8 +1,8 @@
 package dev.ambershim.desktop.stage.measure;
 
 import dev.ambershim.core.base.Notation;
-import dev.ambershim.core.base.Unit;
-import dev.ambershim.core.job.RecordPath;
+import dev.ambershim.core.job.Figure;
+import dev.ambershim.core.job.ShimFigures;
 import dev.ambershim.core.physics.fit.ShimTerms;
 import dev.ambershim.core.physics.fit.ShimTerms.Sheet;
 import dev.ambershim.core.stage.measure.MeasureAnswer;
@@ -55,16 +55,8 @@ final class ShimPanel extends VBox {
             t -> "sheet-" + t.name(),
             sheet ->
                 model.edit(
-                    "sheet: " + sheet.words(),
-                    job -> new RecordPath("shim.sheet").with(job, sheet)));
-    figure("dieClearanceMillimetres", "clear of the die", Unit.MILLIMETRE, 0, 5);
-    figure("partClearanceMillimetres", "clear of parts", Unit.MILLIMETRE, 0, 5);
-    figure("insetMillimetres", "inside the substrate's edge", Unit.MILLIMETRE, 0, 20);
-    figure("cornerMillimetres", "corner radius", Unit.MILLIMETRE, 0, 5);
-    figure("kerfMillimetres", "kerf of the cut", Unit.MILLIMETRE, 0, 2);
-    figure("webMillimetres", "least width of a bridge", Unit.MILLIMETRE, 0.1, 10);
-    figure("rimMicrometres", "raised edge", Unit.MICROMETRE, 0, 300);
-    figure("foilMicrometres", "foil", Unit.MICROMETRE, 10, 3000);
+                    "sheet: " + sheet.words(), job -> job.withShim(job.shim().withSheet(sheet))));
+    ShimFigures.all().forEach(this::add);
     grid.setHgap(10);
     grid.setVgap(5);
     write.setId("write-shim");
@@ -89,18 +81,9 @@ final class ShimPanel extends VBox {
             write);
   }
 
-  private void figure(String path, String words, Unit unit, double low, double high) {
-    RecordPath place = new RecordPath("shim." + path);
-    FigureBox box =
-        new FigureBox(
-            model,
-            "shim-" + path,
-            new FigureBox.Spec(words, unit, low, high, true),
-            6,
-            job -> (Double) place.get(job),
-            (job, v) -> place.with(job, v));
-    box.setPromptText(path.equals("foilMicrometres") ? "the best" : "usual");
-    grid.add(Labels.line(words), 0, figures.size());
+  private void add(Figure figure) {
+    FigureBox box = new FigureBox(model, figure, 6);
+    grid.add(Labels.line(figure.label()), 0, figures.size());
     grid.add(box, 1, figures.size());
     grid.add(box.unit(), 2, figures.size());
     figures.add(box);

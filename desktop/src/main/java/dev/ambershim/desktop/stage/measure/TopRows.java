@@ -1,6 +1,8 @@
 package dev.ambershim.desktop.stage.measure;
 
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Figure;
+import dev.ambershim.core.job.HeightFigures;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.fit.Heights;
 import dev.ambershim.core.physics.fit.Reading;
@@ -16,8 +18,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiFunction;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -183,12 +183,7 @@ final class TopRows extends VBox {
     HBox.setHgrow(derived, Priority.ALWAYS);
     HBox first = new HBox(8, title, reading, derived);
     first.setAlignment(Pos.CENTER_LEFT);
-    List<FigureBox> figures =
-        List.of(
-            place(index, "right of the middle", 0),
-            place(index, "above the middle", 1),
-            place(index, "width", 2),
-            place(index, "depth", 3));
+    List<FigureBox> figures = HeightFigures.top(index).stream().map(this::place).toList();
     Button remove = new Button("Remove");
     remove.setId("remove-top-" + index);
     remove.getStyleClass().add("small");
@@ -213,35 +208,8 @@ final class TopRows extends VBox {
     return new VBox(3, first, second, working);
   }
 
-  private FigureBox place(int index, String words, int which) {
-    Function<Top, Double> read =
-        t ->
-            which == 0
-                ? t.xMillimetres()
-                : which == 1
-                    ? t.yMillimetres()
-                    : which == 2 ? t.widthMillimetres() : t.depthMillimetres();
-    BiFunction<Top, Double, Top> write =
-        (t, v) ->
-            new Top(
-                t.name(),
-                t.kind(),
-                which == 0 ? v : t.xMillimetres(),
-                which == 1 ? v : t.yMillimetres(),
-                which == 2 ? v : t.widthMillimetres(),
-                which == 3 ? v : t.depthMillimetres(),
-                t.overBoard(),
-                t.height());
-    FigureBox box =
-        new FigureBox(
-            model,
-            "top-" + index + "-" + List.of("x", "y", "w", "d").get(which),
-            new FigureBox.Spec(words, Unit.MILLIMETRE, which < 2 ? -150 : 0, 150, false),
-            3,
-            job -> read.apply(job.heights().tops().get(index)),
-            (job, v) ->
-                job.withHeights(
-                    job.heights().withTop(index, write.apply(job.heights().tops().get(index), v))));
+  private FigureBox place(Figure figure) {
+    FigureBox box = new FigureBox(model, figure, 3);
     box.setPrefWidth(58);
     box.setStyle("-fx-padding: 4 6 4 6;");
     return box;

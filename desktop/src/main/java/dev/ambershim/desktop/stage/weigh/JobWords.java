@@ -1,10 +1,10 @@
 package dev.ambershim.desktop.stage.weigh;
 
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.JobFields;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
 import java.util.List;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
@@ -28,15 +28,25 @@ final class JobWords extends VBox {
     notes.setPromptText("Notes on this job");
     notes.setPrefRowCount(2);
     notes.setWrapText(true);
-    text(title, "title", "title", "job title", Job::title);
-    text(chip, "chip-name", "chip.name", "chip name", j -> j.chip().name());
-    text(cooler, "cooler-name", "cooler.name", "cooler name", j -> j.cooler().name());
+    text(title, "title", "job title", Job::title, Job::withTitle);
+    text(
+        chip,
+        "chip-name",
+        "chip name",
+        j -> j.chip().name(),
+        (j, t) -> j.withChip(j.chip().withName(t)));
+    text(
+        cooler,
+        "cooler-name",
+        "cooler name",
+        j -> j.cooler().name(),
+        (j, t) -> j.withCooler(j.cooler().withName(t)));
     notes
         .focusedProperty()
         .addListener(
             (o, was, is) -> {
               if (was) {
-                model.edit("notes", j -> JobFields.withWords(j, "notes", notes.getText()));
+                model.edit("notes", j -> j.withNotes(notes.getText()));
               }
             });
     HBox row =
@@ -51,13 +61,17 @@ final class JobWords extends VBox {
   }
 
   private void text(
-      TextField field, String id, String path, String what, Function<Job, String> read) {
+      TextField field,
+      String id,
+      String what,
+      Function<Job, String> read,
+      BiFunction<Job, String, Job> write) {
     field.setId(id);
     field.disableProperty().bind(model.readOnlyProperty());
     Runnable keep =
         () -> {
           if (!field.getText().equals(read.apply(model.jobProperty().get()))) {
-            model.edit(what, j -> JobFields.withWords(j, path, field.getText().strip()));
+            model.edit(what, j -> write.apply(j, field.getText().strip()));
           }
         };
     field.setOnAction(e -> keep.run());

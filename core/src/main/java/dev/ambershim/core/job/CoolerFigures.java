@@ -1,0 +1,77 @@
+package dev.ambershim.core.job;
+
+import static dev.ambershim.core.physics.assembly.Part.PLATE;
+
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Figure.Access;
+import dev.ambershim.core.job.Figure.Range;
+import dev.ambershim.core.physics.assembly.Cooler;
+import java.util.List;
+
+/** Measures of the cooler. */
+final class CoolerFigures {
+  static final Section<Cooler> COOLER = new Section<>(Job::cooler, Job::withCooler);
+
+  private CoolerFigures() {}
+
+  static List<Figure> all() {
+    return List.of(
+        plate(
+            "widthMillimetres",
+            "plate width",
+            new Range(10, 200),
+            new Range(30, 90),
+            "Caliper or ruler over the cold plate's contact face.",
+            COOLER.must(Cooler::widthMillimetres, Cooler::withWidthMillimetres)),
+        plate(
+            "depthMillimetres",
+            "plate depth",
+            new Range(10, 200),
+            new Range(30, 90),
+            "As the width, the other way.",
+            COOLER.must(Cooler::depthMillimetres, Cooler::withDepthMillimetres)),
+        plate(
+            "thicknessMillimetres",
+            "plate thickness",
+            new Range(0.5, 30),
+            new Range(1, 8),
+            "From the maker's drawing, or by caliper where the edge shows it.",
+            COOLER.must(Cooler::thicknessMillimetres, Cooler::withThicknessMillimetres)),
+        new Figure(
+            "cooler.resistanceKelvinPerWatt",
+            PLATE,
+            "plate to room air",
+            Unit.KELVIN_PER_WATT,
+            new Range(0.005, 3),
+            new Range(0.03, 0.4),
+            "Coolant or plate temperature over room air, divided by chip power.",
+            COOLER.must(Cooler::resistanceKelvinPerWatt, Cooler::withResistanceKelvinPerWatt)),
+        plate(
+            "finWidthMillimetres",
+            "fins or channels, width",
+            new Range(5, 200),
+            new Range(20, 80),
+            "How far fins, channels or heat pipes reach behind the plate; from a photo inside.",
+            COOLER.must(Cooler::finWidthMillimetres, Cooler::withFinWidthMillimetres)),
+        plate(
+            "finDepthMillimetres",
+            "fins or channels, depth",
+            new Range(5, 200),
+            new Range(20, 80),
+            "As the width, the other way.",
+            COOLER.must(Cooler::finDepthMillimetres, Cooler::withFinDepthMillimetres)),
+        plate(
+            "reachMillimetres",
+            "room to come down",
+            new Range(0, 20),
+            new Range(1, 6),
+            "How much lower the mount can hold the plate than on a lid: springs, standoffs, frame.",
+            COOLER.must(Cooler::reachMillimetres, Cooler::withReachMillimetres)));
+  }
+
+  private static Figure plate(
+      String name, String label, Range possible, Range usual, String how, Access access) {
+    return new Figure(
+        "cooler." + name, PLATE, label, Unit.MILLIMETRE, possible, usual, how, access);
+  }
+}
