@@ -8,7 +8,7 @@ import java.util.Optional;
  * @param key stable name, such as {@code "prove.change"}
  * @param sentence the answer in one sentence
  * @param value the figure
- * @param unit its unit in plain letters, such as {@code "K"}
+ * @param unit its unit
  * @param interval where the true value lies, when that can be said
  * @param working how it was worked out
  */
@@ -16,7 +16,7 @@ public record Finding(
     String key,
     String sentence,
     double value,
-    String unit,
+    Unit unit,
     Optional<Interval> interval,
     Working working) {
   /** The same finding in other words. */

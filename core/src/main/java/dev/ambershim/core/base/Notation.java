@@ -136,6 +136,13 @@ public record Notation(
     return fixed(value, Math.max(0, Math.min(6, 3 - whole)));
   }
 
+  /** A figure with about four digits that count, and its unit; "not known" for not a number. */
+  public String significant(double kept, Unit unit) {
+    return Double.isNaN(kept)
+        ? "not known"
+        : (significant(shown(kept, unit)) + " " + symbol(unit)).strip();
+  }
+
   /** A plain number with a fixed count of decimals in the person's decimal mark. */
   public String fixed(double value, int decimals) {
     return format(value, decimals, decimals);

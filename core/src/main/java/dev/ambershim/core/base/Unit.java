@@ -2,12 +2,15 @@ package dev.ambershim.core.base;
 
 /**
  * The units that figures are kept in, each with the customary unit it is shown in when the person
- * works in inches or in Fahrenheit. Conversion factors are exact by definition (inch 25.4 mm; NIST
- * SP 811).
+ * works in inches or in Fahrenheit. Conversion factors are exact by definition (inch 25.4 mm, its
+ * square and cube; NIST SP 811).
  */
 public enum Unit {
   MILLIMETRE("mm", 1, "in", 1 / 25.4, 3),
   MICROMETRE("µm", 0, "thou", 1 / 25.4, 2),
+  SQUARE_MILLIMETRE("mm²", 0, "in²", 1 / 645.16, 3),
+  CUBIC_MILLIMETRE("mm³", 1, "in³", 1 / 16_387.064, 5),
+  DEGREE("°", 2, "", 1, 2),
   CELSIUS("°C", 1, "°F", 1.8, 1),
   KELVIN("K", 1, "°F diff.", 1.8, 1),
   WATT("W", 0, "", 1, 0),
@@ -19,6 +22,8 @@ public enum Unit {
   SQUARE_MILLIMETRE_KELVIN_PER_WATT("mm²·K/W", 1, "", 1, 1),
   PERCENT("%", 1, "", 1, 1),
   HOUR("h", 1, "", 1, 1),
+  MINUTE("min", 0, "", 1, 0),
+  SECOND("s", 0, "", 1, 0),
   COIN("coins", 0, "", 1, 0),
   NEWTON("N", 0, "", 1, 0),
   NEWTON_PER_MILLIMETRE("N/mm", 1, "", 1, 1),
@@ -26,6 +31,8 @@ public enum Unit {
   NEWTON_METRE("N·m", 2, "", 1, 2),
   MILLIGRAM("mg", 0, "", 1, 0),
   GRAM("g", 2, "", 1, 2),
+  GRAM_PER_CUBIC_CENTIMETRE("g/cm³", 2, "", 1, 2),
+  STROKE("strokes", 0, "", 1, 0),
   TURN("turns", 2, "", 1, 2),
   NUMBER("", 2, "", 1, 2),
   COUNT("", 0, "", 1, 0);
@@ -50,7 +57,10 @@ public enum Unit {
   }
 
   boolean isLength() {
-    return this == MILLIMETRE || this == MICROMETRE;
+    return this == MILLIMETRE
+        || this == MICROMETRE
+        || this == SQUARE_MILLIMETRE
+        || this == CUBIC_MILLIMETRE;
   }
 
   boolean isTemperature() {

@@ -16,9 +16,9 @@ public record Working(String formula, List<Input> inputs, String source, List<St
    *
    * @param name what it is
    * @param value the figure as it was used
-   * @param unit its unit, or empty
+   * @param unit its unit
    */
-  public record Input(String name, double value, String unit) {}
+  public record Input(String name, double value, Unit unit) {}
 
   /** Copies its lists. */
   public Working {

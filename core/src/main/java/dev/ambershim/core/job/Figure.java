@@ -106,7 +106,7 @@ public record Figure(
    * @throws Problem as {@link #write}
    */
   void check(Job job) {
-    checked(read(job), Notation.METRIC, name);
+    checked(read(job), Notation.METRIC, name + " (" + label + ")");
   }
 
   private Double checked(Double value, Notation notation, String called) {

@@ -16,18 +16,18 @@ import java.util.List;
 final class ClosingSteps {
   private ClosingSteps() {}
 
-  static void add(List<StepDraft> to, WorkCase work, Doses doses) {
+  static void add(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     if (work.option().opens()) {
       if (work.closes()) {
-        close(to, work, doses);
+        close(to, work, doses, notation);
       } else {
         bare(to, work);
       }
     }
-    mount(to, work);
+    mount(to, work, notation);
   }
 
-  private static void close(List<StepDraft> to, WorkCase work, Doses doses) {
+  private static void close(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     if (work.seal() == Way.SEAL_NONE) {
       to.add(chipIn(CHIP, MACHINE).atOnce());
       to.add(
@@ -51,7 +51,7 @@ final class ClosingSteps {
     boolean around = work.seal() == Way.SEAL_AROUND;
     CloseTerms closing = work.terms().closing();
     String kind = closing.kind().words();
-    String size = Notation.METRIC.text(closing.bead(Doses.gluePattern(work)), Unit.MILLIMETRE);
+    String size = notation.text(closing.bead(Doses.gluePattern(work)), Unit.MILLIMETRE);
     to.add(
         new StepDraft("glue", Phase.CLOSE, CHIP, LID, BENCH)
             .atOnce()
@@ -63,7 +63,7 @@ final class ClosingSteps {
                         + ", "
                         + size
                         + " across, along the old line on the substrate, with a gap of "
-                        + Notation.METRIC.text(closing.vent(), Unit.MILLIMETRE)
+                        + notation.text(closing.vent(), Unit.MILLIMETRE)
                         + " at one side for air."
                     : "A dot of "
                         + kind
@@ -99,7 +99,7 @@ final class ClosingSteps {
             .title("Press, and let it cure")
             .action(
                 "Put the chip in a press or under a clamp with soft jaws, about "
-                    + Notation.METRIC.text(closing.press(), Unit.NEWTON)
+                    + notation.text(closing.press(), Unit.NEWTON)
                     + " on the middle of the lid only, as a hand presses. Leave it lying flat.")
             .reason("The glue must set while the lid is as low as it will ever be.")
             .look("The lid does not wander while you tighten. No metal at the rim.")
@@ -160,7 +160,7 @@ final class ClosingSteps {
     }
   }
 
-  private static void mount(List<StepDraft> to, WorkCase work) {
+  private static void mount(List<StepDraft> to, WorkCase work, Notation notation) {
     boolean onDie = work.bare();
     if (work.pasted()) {
       PastePattern paste = Doses.pastePattern(work);
@@ -170,7 +170,7 @@ final class ClosingSteps {
               .action(
                   pasteWords(paste, onDie)
                       + " "
-                      + Notation.METRIC.text(Doses.pasteGrams(work), Unit.GRAM)
+                      + notation.text(Doses.pasteGrams(work), Unit.GRAM)
                       + " in all. No skin in it, no hair.")
               .reason("It must cover the shadow of the die; the rest of the lid counts for little.")
               .look(
@@ -189,7 +189,7 @@ final class ClosingSteps {
             .title("Set the cooler down and tighten")
             .action(
                 "Straight down, no sliding. Every screw in by a few threads first, then crosswise, "
-                    + turns(work.terms().mounting().step())
+                    + turns(work.terms().mounting().step(), notation)
                     + " each, until the springs or stops hold.")
             .reason("Tightened on one side first, the plate tilts and pushes the joint out there.")
             .look("The gap under the bracket is the same all around.")
@@ -237,11 +237,11 @@ final class ClosingSteps {
     };
   }
 
-  private static String turns(double turns) {
+  private static String turns(double turns, Notation notation) {
     return turns == 0.5
         ? "half a turn"
         : turns == 0.25
             ? "a quarter turn"
-            : Notation.METRIC.editable(turns, Unit.COUNT) + (turns == 1 ? " turn" : " turns");
+            : notation.editable(turns, Unit.COUNT) + (turns == 1 ? " turn" : " turns");
   }
 }

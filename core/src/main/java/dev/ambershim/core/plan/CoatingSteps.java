@@ -7,13 +7,14 @@ import static dev.ambershim.core.plan.Thing.MACHINE;
 import static dev.ambershim.core.plan.Thing.PLATE;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
 import java.util.List;
 
 /** What is covered, and the liquid metal. */
 final class CoatingSteps {
   private CoatingSteps() {}
 
-  static void add(List<StepDraft> to, WorkCase work, Doses doses) {
+  static void add(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     if (work.metalOnDie()) {
       if (work.cover() != Way.NO_COVER) {
         cover(to, work, doses);
@@ -26,7 +27,10 @@ final class CoatingSteps {
                     "Try it dry: it lies flat and clears the die by half a millimetre all around."
                         + " Fix it with two small dots of glue at the outside.")
                 .reason("It keeps metal off the substrate and carries a tilted plate.")
-                .look("It is a little lower than the die, about 0.05 mm.")
+                .look(
+                    "It is a little lower than the die, about "
+                        + notation.text(50, Unit.MICROMETRE)
+                        + ".")
                 .wrong(
                     "It is as high as the die", "the plate would rest on it", "take a thinner one")
                 .needs(Supply.SHIM, 1)
@@ -35,9 +39,9 @@ final class CoatingSteps {
                 .risk(work.mountRisk())
                 .hold("Is the shim flat, and lower than the die?"));
       }
-      film(to, work, doses);
+      film(to, work, doses, notation);
     } else if (work.metalOnLid()) {
-      filmOnLid(to, work, doses);
+      filmOnLid(to, work, doses, notation);
     }
   }
 
@@ -137,7 +141,8 @@ final class CoatingSteps {
               .action(
                   "Cut strips of vinyl tape to each side of the die, one layer, butted at the"
                       + " corners. Rub every edge down.")
-              .wrong("It curls when warm", "vinyl lets go above 80 °C", "take polyimide instead")
+              .wrong(
+                  "It curls when warm", "vinyl lets go when it gets hot", "take polyimide instead")
               .needs(Supply.VINYL_TAPE, Doses.tape(work))
               .minutes(10, 15, 30);
       case SILICONE_COVER ->
@@ -162,13 +167,13 @@ final class CoatingSteps {
     };
   }
 
-  private static void film(List<StepDraft> to, WorkCase work, Doses doses) {
+  private static void film(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     to.add(
         new StepDraft("film-die", Phase.COAT, CHIP, BENCH)
             .title("Film the die")
             .action(
                 "A drop, across: "
-                    + doses.drops(Notation.METRIC)
+                    + doses.drops(notation)
                     + ". Spread it with a swab in small circles until the silicon is wet like a"
                     + " mirror. Stay half a millimetre off the edge.")
             .reason("A thin closed film joins; what is too much is pressed out over the edge.")
@@ -226,7 +231,7 @@ final class CoatingSteps {
             .holdPhoto("Is the film closed, thin and off the edge?"));
   }
 
-  private static void filmOnLid(List<StepDraft> to, WorkCase work, Doses doses) {
+  private static void filmOnLid(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     to.add(
         new StepDraft("collar", Phase.COAT, MACHINE, CHIP, LID)
             .title("Lay a collar around the lid")
@@ -243,7 +248,7 @@ final class CoatingSteps {
             .title("Film the top of the lid")
             .action(
                 "A drop of "
-                    + doses.drops(Notation.METRIC)
+                    + doses.drops(notation)
                     + " in the middle, rubbed out in circles over the die's shadow and a centimetre"
                     + " around it. Stay three millimetres off the edge.")
             .reason("Only the shadow of the die counts; metal at the edge rolls off.")

@@ -4,13 +4,15 @@ import static dev.ambershim.core.plan.Thing.CHIP;
 import static dev.ambershim.core.plan.Thing.LID;
 import static dev.ambershim.core.plan.Thing.PLATE;
 
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
 import java.util.List;
 
 /** What gets lapped, and whether the parts fit while everything is dry. */
 final class FittingSteps {
   private FittingSteps() {}
 
-  static void add(List<StepDraft> to, WorkCase work) {
+  static void add(List<StepDraft> to, WorkCase work, Notation notation) {
     if (!work.option().opens()) {
       return;
     }
@@ -60,7 +62,10 @@ final class FittingSteps {
               .reason("A die bows like a saddle; flat, it takes a film of few micrometres.")
               .look("The pattern reaches all corners. The height falls evenly.")
               .wrong("A corner chips", "it was tilted", "stop; note it in Clean")
-              .wrong("Less than 0.4 mm of silicon left", "it gets fragile", "stop here")
+              .wrong(
+                  "Less than " + notation.text(400, Unit.MICROMETRE) + " of silicon left",
+                  "it gets fragile",
+                  "stop here")
               .tools("flat block", "depth gauge", "water")
               .needs(Supply.PAPER, 1)
               .needs(Supply.MASKING_TAPE, 20)
@@ -79,7 +84,7 @@ final class FittingSteps {
                   "Mark to mark, no film, no glue. Press on each corner in turn: it must not rock."
                       + " Measure the whole height at four corners.")
               .reason("It shows whether the lid stands on its rim or on the die.")
-              .look("Four heights within 0.05 mm of each other.")
+              .look("Four heights within " + notation.text(50, Unit.MICROMETRE) + " of each other.")
               .wrong("It rocks over the middle", "it stands on the die", "the glue fills the rest")
               .wrong("It rocks on the rim", "sealant or a burr is left", "back to cleaning")
               .tools("caliper or indicator")

@@ -1,5 +1,6 @@
 package dev.ambershim.core.plan;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.physics.dosing.Bar;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -16,26 +17,36 @@ import java.util.Set;
  * @param work what it was made for
  * @param steps the steps
  * @param doses how much it takes, and what bars it
+ * @param notation how its steps write figures
  */
-public record Plan(WorkCase work, List<PlanStep> steps, Doses doses) {
+public record Plan(WorkCase work, List<PlanStep> steps, Doses doses, Notation notation) {
   /** Copies its list. */
   public Plan {
     steps = List.copyOf(steps);
   }
 
-  /** The plan for a case. */
+  /** The plan for a case, its figures metric. */
   public static Plan of(WorkCase work) {
+    return of(work, Notation.METRIC);
+  }
+
+  /**
+   * The plan for a case.
+   *
+   * @param notation how its steps write figures
+   */
+  public static Plan of(WorkCase work, Notation notation) {
     List<StepDraft> drafts = new ArrayList<>();
     Doses doses = Doses.of(work);
     ReadySteps.add(drafts, work);
     if (!work.settingsOnly()) {
       OpeningSteps.add(drafts, work);
       CleaningSteps.add(drafts, work);
-      FittingSteps.add(drafts, work);
-      CoatingSteps.add(drafts, work, doses);
-      ClosingSteps.add(drafts, work, doses);
+      FittingSteps.add(drafts, work, notation);
+      CoatingSteps.add(drafts, work, doses, notation);
+      ClosingSteps.add(drafts, work, doses, notation);
     }
-    ProvingSteps.add(drafts, work);
+    ProvingSteps.add(drafts, work, notation);
     // A step follows the last one on each thing that it is done on.
     Map<Thing, String> last = new EnumMap<>(Thing.class);
     List<PlanStep> steps = new ArrayList<>();
@@ -45,7 +56,7 @@ public record Plan(WorkCase work, List<PlanStep> steps, Doses doses) {
       draft.things().forEach(thing -> last.put(thing, draft.id()));
       steps.add(draft.after(before));
     }
-    return new Plan(work, steps, doses);
+    return new Plan(work, steps, doses, notation);
   }
 
   /**

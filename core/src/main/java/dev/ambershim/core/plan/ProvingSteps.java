@@ -5,13 +5,15 @@ import static dev.ambershim.core.plan.Thing.LID;
 import static dev.ambershim.core.plan.Thing.MACHINE;
 import static dev.ambershim.core.plan.Thing.PLATE;
 
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
 import java.util.List;
 
 /** The first start, the proof, and what is noted for later. */
 final class ProvingSteps {
   private ProvingSteps() {}
 
-  static void add(List<StepDraft> to, WorkCase work) {
+  static void add(List<StepDraft> to, WorkCase work, Notation notation) {
     if (work.settingsOnly()) {
       boolean volts = work.option() == OptionKind.LOWER_VOLTAGE;
       to.add(
@@ -30,7 +32,7 @@ final class ProvingSteps {
               .record("clock, voltage, how long it ran")
               .hold("Does it compute right at the new setting?"));
     } else {
-      to.add(start(work));
+      to.add(start(work, notation));
     }
     to.add(
         new StepDraft("proof-after", Phase.PROVE, MACHINE, CHIP, LID, PLATE)
@@ -65,7 +67,7 @@ final class ProvingSteps {
             .minutes(1, 3, 5));
   }
 
-  private static StepDraft start(WorkCase work) {
+  private static StepDraft start(WorkCase work, Notation notation) {
     StepDraft step =
         new StepDraft("first-start", Phase.START, MACHINE, CHIP, LID, PLATE)
             .title("First start")
@@ -89,7 +91,11 @@ final class ProvingSteps {
           "power off; loosen the " + (work.bare() ? "frame" : "clamp") + ", tighten it evenly");
     }
     return step.wrong(
-            "Over 80 °C at once",
+            "Over "
+                + notation.whole(80, Unit.CELSIUS)
+                + " "
+                + notation.symbol(Unit.CELSIUS)
+                + " at once",
             work.bare()
                 ? "the plate does not touch the die"
                 : "cooler not touching, or the pump stands still",

@@ -33,7 +33,7 @@ public enum Way {
       "Taken as a rule: nobody knows before the lid is off."),
   NO_PARTS(
       School.NEAR,
-      "none within 5 mm",
+      "none near it",
       "Less to cover.",
       "",
       "A part that was overlooked is shorted.",
@@ -58,7 +58,7 @@ public enum Way {
       "vinyl tape",
       "At hand everywhere.",
       "Cutting to size.",
-      "Softens above 80 °C and lets go.",
+      "Softens when the chip gets hot, and lets go.",
       ""),
   SILICONE_COVER(
       School.COVER,

@@ -45,7 +45,7 @@ class JobTest {
         assertThat(value == null || field.doubt(value, Notation.METRIC).isEmpty())
             .as(field.label())
             .isTrue();
-        double other = (now + field.possible().high()) / 2;
+        double other = now + 0.6 * (field.possible().high() - now);
         Job changed = field.write(start, other, Notation.METRIC);
         double expected = field.unit() == Unit.COUNT ? Math.round(other) : other;
         assertThat(field.read(changed)).as(field.name()).isEqualTo(expected);

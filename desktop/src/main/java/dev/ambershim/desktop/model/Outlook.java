@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.model;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.plan.Kit;
@@ -45,7 +46,8 @@ public record Outlook(
   }
 
   /** Works it out; not for the JavaFX thread. */
-  static Outlook of(Job job, String id, Logbook logbook, Instant now, ZoneId zone) {
+  static Outlook of(
+      Job job, String id, Logbook logbook, Notation notation, Instant now, ZoneId zone) {
     List<Job> jobs = new ArrayList<>();
     logbook
         .jobs()
@@ -53,7 +55,7 @@ public record Outlook(
     jobs.add(job);
     List<ShelfItem> shelf = Shelf.of(logbook);
     List<Use> used = Shelf.used(jobs);
-    Plan plan = Plan.of(job.workCase());
+    Plan plan = Plan.of(job.workCase(), notation);
     Optional<Schedule> schedule = Optional.empty();
     Optional<Problem> problem = Optional.empty();
     try {

@@ -59,6 +59,7 @@ public final class WorkModel implements AutoCloseable {
     minutes.getKeyFrames().add(new KeyFrame(REPLAN, e -> replan()));
     minutes.setCycleCount(Timeline.INDEFINITE);
     model.jobProperty().addListener((o, was, is) -> replan());
+    model.notationProperty().addListener((o, was, is) -> replan());
   }
 
   /** From now on somebody looks at the plan. */
@@ -77,6 +78,7 @@ public final class WorkModel implements AutoCloseable {
       return;
     }
     String id = model.storedProperty().get().id();
+    Notation notation = model.notationProperty().get();
     int mine = asked.incrementAndGet();
     planning.submit(
         "",
@@ -85,7 +87,7 @@ public final class WorkModel implements AutoCloseable {
             // Steps that are gone through quickly are planned once, at their end.
             throw new CancellationException();
           }
-          return Outlook.of(job, id, model.logbook(), now(), zone);
+          return Outlook.of(job, id, model.logbook(), notation, now(), zone);
         },
         worked -> {
           if (worked.job().equals(model.jobProperty().get())) {

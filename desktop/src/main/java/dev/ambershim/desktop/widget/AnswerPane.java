@@ -103,10 +103,7 @@ public final class AnswerPane extends VBox {
           .append(inputs.isEmpty() ? "" : "  ·  ")
           .append(input.name())
           .append(' ')
-          .append(
-              Double.isNaN(input.value())
-                  ? "not known"
-                  : writing.significant(input.value()) + " " + input.unit());
+          .append(writing.significant(input.value(), input.unit()));
     }
     working.getChildren().add(Labels.wrapped(inputs.toString()));
     working.getChildren().add(Labels.wrapped("Source: " + how.source() + ".", "quiet"));

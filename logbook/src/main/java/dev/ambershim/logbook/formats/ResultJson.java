@@ -166,7 +166,7 @@ public final class ResultJson {
     node.put("key", finding.key());
     node.put("sentence", finding.sentence());
     figure(node, "value", finding.value());
-    node.put("unit", finding.unit());
+    node.put("unit", finding.unit().symbol());
     finding
         .interval()
         .ifPresent(
@@ -188,7 +188,7 @@ public final class ResultJson {
       ObjectNode one = inputs.addObject();
       one.put("name", input.name());
       figure(one, "value", input.value());
-      one.put("unit", input.unit());
+      one.put("unit", input.unit().symbol());
     }
     node.put("source", working.source());
     ArrayNode limits = node.putArray("limits");

@@ -19,7 +19,7 @@ public final class Card {
 
   /** The card of a schedule, to be set as PDF or HTML. */
   public static Report of(Job job, Schedule schedule, Kit kit, Notation notation, ZoneId zone) {
-    Plan plan = Plan.of(job.workCase());
+    Plan plan = Plan.of(job.workCase(), notation);
     ScheduleWords words = new ScheduleWords(notation, zone);
     List<Block> blocks = new ArrayList<>();
     blocks.add(new Block.Answer(job.title() + ": " + plan.work().option().words()));

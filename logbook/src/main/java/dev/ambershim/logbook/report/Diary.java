@@ -1,5 +1,6 @@
 package dev.ambershim.logbook.report;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.plan.Flaw;
@@ -34,7 +35,8 @@ final class Diary {
    *
    * @param photos gives a photo's bytes, if it is there
    */
-  static List<Block> of(Job job, ZoneId zone, Function<Photo, Optional<byte[]>> photos) {
+  static List<Block> of(
+      Job job, Notation notation, ZoneId zone, Function<Photo, Optional<byte[]>> photos) {
     WorkLog log = job.work();
     List<StepEntry> entries =
         log.entries().stream()
@@ -45,7 +47,7 @@ final class Diary {
     if (entries.isEmpty()) {
       return blocks;
     }
-    Plan plan = Plan.of(job.workCase());
+    Plan plan = Plan.of(job.workCase(), notation);
     blocks.add(new Block.Heading("Diary of the work"));
     blocks.add(
         new Block.Paragraph(

@@ -206,17 +206,11 @@ public record Report(String title, List<Block> blocks) {
     List<List<String>> rows = new ArrayList<>();
     rows.add(List.of("Input", "Figure"));
     for (Working.Input input : working.inputs()) {
-      rows.add(List.of(input.name(), figure(input, notation)));
+      rows.add(List.of(input.name(), notation.significant(input.value(), input.unit())));
     }
     blocks.add(new Block.Table(rows));
     blocks.add(new Block.Paragraph("Source: " + working.source() + "."));
     blocks.add(new Block.Points(working.limits()));
-  }
-
-  private static String figure(Working.Input input, Notation notation) {
-    return Double.isNaN(input.value())
-        ? "not known"
-        : (notation.significant(input.value()) + " " + input.unit()).strip();
   }
 
   /** The title as a file name without surprises. */

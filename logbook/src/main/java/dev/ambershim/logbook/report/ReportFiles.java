@@ -56,7 +56,7 @@ public final class ReportFiles {
         Report.of(assessment, weighing, notation, date)
             .with(Measured.of(assessment.job(), notation))
             .with(Closed.of(assessment.job(), notation))
-            .with(Diary.of(assessment.job(), ZoneId.systemDefault(), photos));
+            .with(Diary.of(assessment.job(), notation, ZoneId.systemDefault(), photos));
     write(report, target);
   }
 

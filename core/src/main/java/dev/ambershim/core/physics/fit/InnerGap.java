@@ -88,15 +88,15 @@ public record InnerGap(String die, Chain gap, Kind kind) {
                     new Working.Input(
                         l.source().name() + ", standard uncertainty",
                         l.source().standardMillimetres() * 1000,
-                        "µm")));
+                        Unit.MICROMETRE)));
     Interval worst = gap.worst();
-    inputs.add(new Working.Input("worst case, least", worst.low() * 1000, "µm"));
-    inputs.add(new Working.Input("worst case, most", worst.high() * 1000, "µm"));
+    inputs.add(new Working.Input("worst case, least", worst.low() * 1000, Unit.MICROMETRE));
+    inputs.add(new Working.Input("worst case, most", worst.high() * 1000, Unit.MICROMETRE));
     return new Finding(
         "measure.innerGap",
         sentence,
         nominal,
-        "µm",
+        Unit.MICROMETRE,
         Optional.of(interval),
         new Working(
             "gap = depth of the hollow + glue line − die height; 20 000 draws of every reading's"

@@ -52,7 +52,7 @@ public record Comparison(
 
   /** This comparison as a finding. */
   public Finding finding() {
-    return new Finding("prove.change", sentence, changeKelvin, "K", interval, working);
+    return new Finding("prove.change", sentence, changeKelvin, Unit.KELVIN, interval, working);
   }
 
   /**
@@ -280,20 +280,23 @@ public record Comparison(
   private static Working working(
       SideSummary a, SideSummary b, Judging judging, Difference difference, double factor) {
     List<Working.Input> inputs = new ArrayList<>();
-    inputs.add(new Working.Input("rise before", a.riseKelvin(), "K"));
-    inputs.add(new Working.Input("rise after", b.riseKelvin(), "K"));
-    inputs.add(new Working.Input("power before", a.powerWatts(), "W"));
-    inputs.add(new Working.Input("power after", b.powerWatts(), "W"));
-    inputs.add(new Working.Input("room before", a.roomCelsius(), "°C"));
-    inputs.add(new Working.Input("room after", b.roomCelsius(), "°C"));
-    inputs.add(new Working.Input("smallest difference that matters", judging.careKelvin(), "K"));
+    inputs.add(new Working.Input("rise before", a.riseKelvin(), Unit.KELVIN));
+    inputs.add(new Working.Input("rise after", b.riseKelvin(), Unit.KELVIN));
+    inputs.add(new Working.Input("power before", a.powerWatts(), Unit.WATT));
+    inputs.add(new Working.Input("power after", b.powerWatts(), Unit.WATT));
+    inputs.add(new Working.Input("room before", a.roomCelsius(), Unit.CELSIUS));
+    inputs.add(new Working.Input("room after", b.roomCelsius(), Unit.CELSIUS));
+    inputs.add(
+        new Working.Input("smallest difference that matters", judging.careKelvin(), Unit.KELVIN));
     if (factor != 1) {
-      inputs.add(new Working.Input("factor to the power before", factor, ""));
+      inputs.add(new Working.Input("factor to the power before", factor, Unit.COUNT));
     }
     if (difference != null) {
-      inputs.add(new Working.Input("scatter between mounts", difference.mountScatter(), "K"));
-      inputs.add(new Working.Input("standard error", difference.standardError(), "K"));
-      inputs.add(new Working.Input("degrees of freedom", difference.degreesOfFreedom(), ""));
+      inputs.add(
+          new Working.Input("scatter between mounts", difference.mountScatter(), Unit.KELVIN));
+      inputs.add(new Working.Input("standard error", difference.standardError(), Unit.KELVIN));
+      inputs.add(
+          new Working.Input("degrees of freedom", difference.degreesOfFreedom(), Unit.COUNT));
     }
     return new Working(
         "change = mean rise after − mean rise before, over the settled part of each run; warm-up cut"

@@ -34,7 +34,7 @@ public final class Baseline {
               "baseline.rise",
               "Cannot tell from " + first.fileName() + ": " + first.unfit().orElseThrow() + ".",
               Double.NaN,
-              "K",
+              Unit.KELVIN,
               Optional.empty(),
               working(runs)));
     }
@@ -58,7 +58,7 @@ public final class Baseline {
             "baseline.rise",
             sentence,
             value,
-            rise ? "K" : "°C",
+            rise ? Unit.KELVIN : Unit.CELSIUS,
             Optional.of(interval),
             working(fit)));
   }
@@ -87,10 +87,11 @@ public final class Baseline {
   private static Working working(List<RunAnalysis> runs) {
     List<Working.Input> inputs = new ArrayList<>();
     for (RunAnalysis run : runs) {
-      inputs.add(new Working.Input(run.fileName() + ", settled part", run.plateauSeconds(), "s"));
-      inputs.add(new Working.Input(run.fileName() + ", rise", run.riseKelvin(), "K"));
-      inputs.add(new Working.Input(run.fileName() + ", room", run.roomCelsius(), "°C"));
-      inputs.add(new Working.Input(run.fileName() + ", power", run.powerWatts(), "W"));
+      inputs.add(
+          new Working.Input(run.fileName() + ", settled part", run.plateauSeconds(), Unit.SECOND));
+      inputs.add(new Working.Input(run.fileName() + ", rise", run.riseKelvin(), Unit.KELVIN));
+      inputs.add(new Working.Input(run.fileName() + ", room", run.roomCelsius(), Unit.CELSIUS));
+      inputs.add(new Working.Input(run.fileName() + ", power", run.powerWatts(), Unit.WATT));
     }
     return new Working(
         "rise = mean over cores − room air, over the settled part; warm-up cut by the least standard"

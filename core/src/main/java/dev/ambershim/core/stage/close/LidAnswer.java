@@ -102,13 +102,16 @@ public record LidAnswer(
         "More press makes the film no thinner once a die carries; over a bare die keep it by hand"
             + " and in the middle.");
     List<Working.Input> inputs = new ArrayList<>();
-    inputs.add(new Working.Input("cavity", job.chip().lid().cavityMillimetres() * 1000, "µm"));
-    inputs.add(new Working.Input("highest die", job.chip().highestDieMicrometres(), "µm"));
-    inputs.add(new Working.Input("film, at least", LidSeat.FILM_MICROMETRES, "µm"));
-    inputs.add(new Working.Input("glue pressed alone", glue.thicknessMicrometres(), "µm"));
-    inputs.add(new Working.Input("old sealant", terms.old(), "µm"));
-    inputs.add(new Working.Input("cured depth", cure.depthMillimetres(), "mm"));
-    inputs.add(new Working.Input("cured through", cure.likelyMinutes(), "min"));
+    inputs.add(
+        new Working.Input("cavity", job.chip().lid().cavityMillimetres() * 1000, Unit.MICROMETRE));
+    inputs.add(
+        new Working.Input("highest die", job.chip().highestDieMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("film, at least", LidSeat.FILM_MICROMETRES, Unit.MICROMETRE));
+    inputs.add(
+        new Working.Input("glue pressed alone", glue.thicknessMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("old sealant", terms.old(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("cured depth", cure.depthMillimetres(), Unit.MILLIMETRE));
+    inputs.add(new Working.Input("cured through", cure.likelyMinutes(), Unit.MINUTE));
     return new LidAnswer(
         seat,
         glue,
@@ -117,7 +120,7 @@ public record LidAnswer(
             "close.film",
             sentence,
             film,
-            "µm",
+            Unit.MICROMETRE,
             Optional.empty(),
             new Working(
                 "gap = cavity + glue line − die height, never below the film itself; the glue is"

@@ -176,19 +176,22 @@ public record MountAnswer(
                         + " away.");
     List<Working.Input> inputs = new ArrayList<>();
     for (int s = 0; s < terms.screws(); s++) {
-      inputs.add(new Working.Input(terms.places().get(s).name(), end.newtons().get(s), "N"));
+      inputs.add(
+          new Working.Input(terms.places().get(s).name(), end.newtons().get(s), Unit.NEWTON));
     }
-    inputs.add(new Working.Input("tilt at the end", end.tiltDegrees(), "°"));
-    inputs.add(new Working.Input("force acts at x", end.xMillimetres(), "mm"));
-    inputs.add(new Working.Input("force acts at y", end.yMillimetres(), "mm"));
+    inputs.add(new Working.Input("tilt at the end", end.tiltDegrees(), Unit.DEGREE));
+    inputs.add(new Working.Input("force acts at x", end.xMillimetres(), Unit.MILLIMETRE));
+    inputs.add(new Working.Input("force acts at y", end.yMillimetres(), Unit.MILLIMETRE));
     inputs.add(
         new Working.Input(
-            "highest edge pressure on the way", cross.worst().seat().peakMegapascals(), "MPa"));
+            "highest edge pressure on the way",
+            cross.worst().seat().peakMegapascals(),
+            Unit.MEGAPASCAL));
     return new Finding(
         "mount.force",
         sentence,
         end.totalNewtons(),
-        "N",
+        Unit.NEWTON,
         Optional.of(Interval.around(end.totalNewtons(), half, 0.95)),
         new Working(
             torque

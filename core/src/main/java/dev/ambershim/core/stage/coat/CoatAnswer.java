@@ -90,7 +90,7 @@ public record CoatAnswer(
           bar.key(),
           "Stop. " + bar.sentence(),
           Double.NaN,
-          "",
+          Unit.COUNT,
           Optional.empty(),
           new Working(
               "every face that the metal can meet is looked up; one that it must never meet, a second"
@@ -140,7 +140,7 @@ public record CoatAnswer(
         "dose.metal",
         sentence.toString(),
         main.drop().ballMillimetres(),
-        "mm",
+        Unit.MILLIMETRE,
         main.fits() && most.isPresent()
             ? Optional.of(
                 new Interval(main.leastDrop().ballMillimetres(), most.get().ballMillimetres(), 1))
@@ -153,22 +153,27 @@ public record CoatAnswer(
         "volume = area × gap + what both faces' valleys hold + what they take in over a year, and"
             + " so much more that nine doses of ten are enough; drop = (6V/π)^⅓; what is more stands as a bead along the edge",
         List.of(
-            new Working.Input("film area", dose.place().areaSquareMillimetres(), "mm²"),
-            new Working.Input("gap", dose.place().gapMicrometres(), "µm"),
-            new Working.Input("gap, low", dose.place().lowGapMicrometres(), "µm"),
-            new Working.Input("gap, high", dose.place().highGapMicrometres(), "µm"),
-            new Working.Input("in the gap", dose.gapCubicMillimetres(), "mm³"),
-            new Working.Input("in the valleys", dose.valleysCubicMillimetres(), "mm³"),
-            new Working.Input("taken in", dose.takenInCubicMillimetres(), "mm³"),
             new Working.Input(
-                "density", coat.alloy().gramsPerCubicCentimetre(coat.warmth()), "g/cm³"),
+                "film area", dose.place().areaSquareMillimetres(), Unit.SQUARE_MILLIMETRE),
+            new Working.Input("gap", dose.place().gapMicrometres(), Unit.MICROMETRE),
+            new Working.Input("gap, low", dose.place().lowGapMicrometres(), Unit.MICROMETRE),
+            new Working.Input("gap, high", dose.place().highGapMicrometres(), Unit.MICROMETRE),
+            new Working.Input("in the gap", dose.gapCubicMillimetres(), Unit.CUBIC_MILLIMETRE),
+            new Working.Input(
+                "in the valleys", dose.valleysCubicMillimetres(), Unit.CUBIC_MILLIMETRE),
+            new Working.Input("taken in", dose.takenInCubicMillimetres(), Unit.CUBIC_MILLIMETRE),
+            new Working.Input(
+                "density",
+                coat.alloy().gramsPerCubicCentimetre(coat.warmth()),
+                Unit.GRAM_PER_CUBIC_CENTIMETRE),
             new Working.Input(
                 "to the nearest part",
                 dose.place().partMillimetres() == null
                     ? Double.NaN
                     : dose.place().partMillimetres(),
-                "mm"),
-            new Working.Input("room beside the film", dose.place().roomMillimetres(), "mm")),
+                Unit.MILLIMETRE),
+            new Working.Input(
+                "room beside the film", dose.place().roomMillimetres(), Unit.MILLIMETRE)),
         "density: published, gallium's expansion by Assael et al. 2012; beads on a standing board:"
             + " Furmidge 1962; roughness, what faces take in and how unevenly it comes out: common"
             + " practice",

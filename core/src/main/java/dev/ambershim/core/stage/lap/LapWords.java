@@ -61,21 +61,21 @@ public final class LapWords {
               + ").";
     }
     List<Working.Input> inputs = new ArrayList<>();
-    inputs.add(new Working.Input("flatness now", plan.flatness(), "µm"));
-    inputs.add(new Working.Input("wanted", plan.terms().target(), "µm"));
-    inputs.add(new Working.Input("press", plan.terms().press(), "N"));
-    inputs.add(new Working.Input("stroke", plan.terms().stroke(), "mm"));
-    inputs.add(new Working.Input("face that touches now", 100 * plan.contactNow(), "%"));
-    inputs.add(new Working.Input("plating", plan.terms().plating(), "µm"));
-    inputs.add(new Working.Input("own passes measured", plan.measured(), ""));
+    inputs.add(new Working.Input("flatness now", plan.flatness(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("wanted", plan.terms().target(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("press", plan.terms().press(), Unit.NEWTON));
+    inputs.add(new Working.Input("stroke", plan.terms().stroke(), Unit.MILLIMETRE));
+    inputs.add(new Working.Input("face that touches now", 100 * plan.contactNow(), Unit.PERCENT));
+    inputs.add(new Working.Input("plating", plan.terms().plating(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("own passes measured", plan.measured(), Unit.COUNT));
     for (LappingPlan.Step s : plan.steps()) {
-      inputs.add(new Working.Input("P" + s.grit().number(), s.strokes(), "strokes"));
+      inputs.add(new Working.Input("P" + s.grit().number(), s.strokes(), Unit.STROKE));
     }
     return new Finding(
         "lap.plan",
         sentence,
         plan.strokes(),
-        "strokes",
+        Unit.STROKE,
         interval,
         new Working(
             "volume above the wanted level = rate × press × path; finer papers take out the scratches"

@@ -161,13 +161,13 @@ public record LappingGain(
               + " you care about, these figures cannot tell.";
     }
     List<Working.Input> inputs = new ArrayList<>();
-    inputs.add(new Working.Input("mean gap now", pair.meanMicrometres(), "µm"));
-    inputs.add(new Working.Input("widest gap now", pair.widestMicrometres(), "µm"));
-    inputs.add(new Working.Input("mean gap lapped", lapped.meanMicrometres(), "µm"));
-    inputs.add(new Working.Input("cores' mean now", asItIs.meanCelsius(), "°C"));
-    inputs.add(new Working.Input("cores' mean lapped", then.meanCelsius(), "°C"));
-    inputs.add(new Working.Input("spread now", asItIs.spreadKelvin(), "K"));
-    inputs.add(new Working.Input("spread lapped", then.spreadKelvin(), "K"));
+    inputs.add(new Working.Input("mean gap now", pair.meanMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("widest gap now", pair.widestMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("mean gap lapped", lapped.meanMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("cores' mean now", asItIs.meanCelsius(), Unit.CELSIUS));
+    inputs.add(new Working.Input("cores' mean lapped", then.meanCelsius(), Unit.CELSIUS));
+    inputs.add(new Working.Input("spread now", asItIs.spreadKelvin(), Unit.KELVIN));
+    inputs.add(new Working.Input("spread lapped", then.spreadKelvin(), Unit.KELVIN));
     List<String> limits = new ArrayList<>();
     limits.add("Both faces are taken as stiff; a thin plate that is pressed hard gives a little.");
     limits.add(
@@ -180,7 +180,7 @@ public record LappingGain(
         "lap.gain",
         sentence,
         gain,
-        "K",
+        Unit.KELVIN,
         Optional.of(interval),
         new Working(
             "the upper face beds down on the highest places of both; gap = its plane less both"

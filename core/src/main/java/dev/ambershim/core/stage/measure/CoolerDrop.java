@@ -68,17 +68,17 @@ public record CoolerDrop(Chain drop, Finding finding, List<String> notes) {
                     new Working.Input(
                         l.source().name() + ", standard uncertainty",
                         l.source().standardMillimetres(),
-                        "mm")));
+                        Unit.MILLIMETRE)));
     Interval worst = drop.worst();
-    inputs.add(new Working.Input("worst case, least", worst.low(), "mm"));
-    inputs.add(new Working.Input("worst case, most", worst.high(), "mm"));
+    inputs.add(new Working.Input("worst case, least", worst.low(), Unit.MILLIMETRE));
+    inputs.add(new Working.Input("worst case, most", worst.high(), Unit.MILLIMETRE));
     return new CoolerDrop(
         drop,
         new Finding(
             "measure.drop",
             sentence,
             drop.nominal(),
-            "mm",
+            Unit.MILLIMETRE,
             Optional.of(drawn),
             new Working(
                 "drop = lid top over the substrate − what the plate rests on, by the budget of both",

@@ -39,16 +39,18 @@ public final class FaceFinding {
     words.append(" over ").append(report.points().size()).append(" places");
     words.append(shape(report.form(), report.points().size(), notation)).append(".");
     List<Working.Input> inputs = new ArrayList<>();
-    inputs.add(new Working.Input("places", report.points().size(), ""));
-    inputs.add(new Working.Input("heights probed", report.probings(), ""));
-    inputs.add(new Working.Input("minimum zone", flat.zoneMicrometres(), "µm"));
-    inputs.add(new Working.Input("FLTt, least squares", flat.flttMicrometres(), "µm"));
-    inputs.add(new Working.Input("FLTp", flat.fltpMicrometres(), "µm"));
-    inputs.add(new Working.Input("FLTv", flat.fltvMicrometres(), "µm"));
-    inputs.add(new Working.Input("FLTq", flat.fltqMicrometres(), "µm"));
-    inputs.add(new Working.Input("bow", report.form().bowMicrometres(), "µm"));
-    inputs.add(new Working.Input("twist", report.form().twistMicrometres(), "µm"));
-    inputs.add(new Working.Input("slope over the face", report.form().slopeMicrometres(), "µm"));
+    inputs.add(new Working.Input("places", report.points().size(), Unit.COUNT));
+    inputs.add(new Working.Input("heights probed", report.probings(), Unit.COUNT));
+    inputs.add(new Working.Input("minimum zone", flat.zoneMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("FLTt, least squares", flat.flttMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("FLTp", flat.fltpMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("FLTv", flat.fltvMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("FLTq", flat.fltqMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("bow", report.form().bowMicrometres(), Unit.MICROMETRE));
+    inputs.add(new Working.Input("twist", report.form().twistMicrometres(), Unit.MICROMETRE));
+    inputs.add(
+        new Working.Input(
+            "slope over the face", report.form().slopeMicrometres(), Unit.MICROMETRE));
     report
         .scatterMicrometres()
         .ifPresent(
@@ -57,7 +59,7 @@ public final class FaceFinding {
                     new Working.Input(
                         "scatter of one probing" + (report.fromRepeats() ? "" : ", as stated"),
                         s,
-                        "µm")));
+                        Unit.MICROMETRE)));
     List<String> limits = new ArrayList<>();
     limits.add("Between the probed places nothing is known: a finer grid finds more.");
     limits.add(
@@ -71,7 +73,7 @@ public final class FaceFinding {
         "measure.flatness",
         words.toString(),
         flat.zoneMicrometres(),
-        "µm",
+        Unit.MICROMETRE,
         report.zone(),
         new Working(
             "the two parallel planes closest together that hold all places, exactly, as a linear"

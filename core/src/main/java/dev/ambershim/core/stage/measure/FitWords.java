@@ -34,7 +34,8 @@ public final class FitWords {
               ? "Cannot tell yet what touches first: no die is read."
               : "Cannot tell yet what touches first. "
                   + fit.problem().map(p -> p.what() + " " + p.remedy()).orElse("");
-      return new Finding("measure.first", what, Double.NaN, "", Optional.empty(), working(fit));
+      return new Finding(
+          "measure.first", what, Double.NaN, Unit.COUNT, Optional.empty(), working(fit));
     }
     double chance = fit.dieFirst();
     String sure = " (" + percent(chance, notation) + " by the readings)";
@@ -79,7 +80,8 @@ public final class FitWords {
               + "). "
               + again(closest);
     }
-    return new Finding("measure.first", sentence, chance, "", Optional.empty(), working(fit));
+    return new Finding(
+        "measure.first", sentence, chance, Unit.COUNT, Optional.empty(), working(fit));
   }
 
   private static String percent(double chance, Notation notation) {
@@ -212,16 +214,18 @@ public final class FitWords {
     for (Row row : fit.rows()) {
       inputs.add(
           new Working.Input(
-              row.top().name() + " over the substrate", row.height().nominal(), "mm"));
+              row.top().name() + " over the substrate", row.height().nominal(), Unit.MILLIMETRE));
       inputs.add(
-          new Working.Input("its standard uncertainty", row.height().standardMillimetres(), "mm"));
+          new Working.Input(
+              "its standard uncertainty", row.height().standardMillimetres(), Unit.MILLIMETRE));
     }
     for (Proud p : fit.prouds()) {
       inputs.add(
           new Working.Input(
-              "die over " + p.other() + ", worst case", p.over().worst().low(), "mm"));
+              "die over " + p.other() + ", worst case", p.over().worst().low(), Unit.MILLIMETRE));
       inputs.add(
-          new Working.Input("by root sum of squares, least", p.over().rootSumSquare().low(), "mm"));
+          new Working.Input(
+              "by root sum of squares, least", p.over().rootSumSquare().low(), Unit.MILLIMETRE));
     }
     return new Working(
         "the plate comes down level and meets the highest top; pressed at one point it rests on the"

@@ -55,7 +55,7 @@ public final class Expectation {
         "forecast.change",
         sentence(likely, interval, watts, notation),
         likely,
-        "K",
+        Unit.KELVIN,
         Optional.of(interval),
         working(chip, cooler, before, after, watts));
   }
@@ -138,8 +138,9 @@ public final class Expectation {
   private static Working working(
       Chip chip, Cooler cooler, Build before, Build after, double watts) {
     List<Working.Input> inputs = new ArrayList<>();
-    inputs.add(new Working.Input("heat", watts, "W"));
-    inputs.add(new Working.Input("die area", chip.dieAreaSquareMillimetres(), "mm²"));
+    inputs.add(new Working.Input("heat", watts, Unit.WATT));
+    inputs.add(
+        new Working.Input("die area", chip.dieAreaSquareMillimetres(), Unit.SQUARE_MILLIMETRE));
     addSteps(inputs, "before, ", Ladder.of(chip, cooler, before));
     addSteps(inputs, "after, ", Ladder.of(chip, cooler, after));
     return new Working(
@@ -158,7 +159,7 @@ public final class Expectation {
 
   private static void addSteps(List<Working.Input> inputs, String side, Ladder ladder) {
     for (Ladder.Step step : ladder.steps()) {
-      inputs.add(new Working.Input(side + step.name(), step.kelvinPerWatt(), "K/W"));
+      inputs.add(new Working.Input(side + step.name(), step.kelvinPerWatt(), Unit.KELVIN_PER_WATT));
     }
   }
 }

@@ -141,7 +141,7 @@ public final class Headroom {
         "prove.headroom",
         sentence(gain),
         gain.map(GridGain::megahertz).orElse(Double.NaN),
-        "MHz",
+        Unit.MEGAHERTZ,
         gain.map(GridGain::interval),
         new Working(
             "The highest clock lies between the highest rung that passed under the limit and the"
@@ -158,16 +158,16 @@ public final class Headroom {
 
   private List<Working.Input> inputs() {
     List<Working.Input> inputs = new ArrayList<>();
-    inputs.add(new Working.Input("limit", before.terms().limitCelsius(), "°C"));
-    inputs.add(new Working.Input("room", before.roomCelsius(), "°C"));
+    inputs.add(new Working.Input("limit", before.terms().limitCelsius(), Unit.CELSIUS));
+    inputs.add(new Working.Input("room", before.roomCelsius(), Unit.CELSIUS));
     for (ClockLadder ladder : List.of(before, after)) {
       String side = ladder == before ? " before" : " after";
       inputs.add(
           new Working.Input(
-              "highest passed" + side, ladder.highestPass().orElse(Double.NaN), "MHz"));
+              "highest passed" + side, ladder.highestPass().orElse(Double.NaN), Unit.MEGAHERTZ));
       inputs.add(
           new Working.Input(
-              "lowest not passed" + side, ladder.lowestBlock().orElse(Double.NaN), "MHz"));
+              "lowest not passed" + side, ladder.lowestBlock().orElse(Double.NaN), Unit.MEGAHERTZ));
     }
     return inputs;
   }
@@ -341,7 +341,7 @@ public final class Headroom {
                       + (afterWork ? "after" : "before")
                       + " the work.",
                   at,
-                  "MHz");
+                  Unit.MEGAHERTZ);
             });
   }
 
@@ -367,12 +367,12 @@ public final class Headroom {
                           ? "), but heat is not what stops it."
                           : ")."),
                   gain,
-                  "MHz");
+                  Unit.MEGAHERTZ);
             });
   }
 
   private Finding modelled(
-      ClockModel m, String key, String sentence, ClockModel.Estimate estimate, String unit) {
+      ClockModel m, String key, String sentence, ClockModel.Estimate estimate, Unit unit) {
     return new Finding(
         key,
         sentence,
@@ -384,12 +384,13 @@ public final class Headroom {
                 + " that passed, with λ, D and the course of voltage from common practice where"
                 + " the rungs do not tell them",
             List.of(
-                new Working.Input("rungs fitted", m.rungs(), ""),
-                new Working.Input("reference clock", m.referenceMegahertz(), "MHz"),
-                new Working.Input("leakage share there", m.leakageShare() * 100, "%"),
-                new Working.Input("voltage goes as clock to the power", m.voltagePower(), ""),
-                new Working.Input("limit", before.terms().limitCelsius(), "°C"),
-                new Working.Input("room", before.roomCelsius(), "°C")),
+                new Working.Input("rungs fitted", m.rungs(), Unit.COUNT),
+                new Working.Input("reference clock", m.referenceMegahertz(), Unit.MEGAHERTZ),
+                new Working.Input("leakage share there", m.leakageShare() * 100, Unit.PERCENT),
+                new Working.Input(
+                    "voltage goes as clock to the power", m.voltagePower(), Unit.COUNT),
+                new Working.Input("limit", before.terms().limitCelsius(), Unit.CELSIUS),
+                new Working.Input("room", before.roomCelsius(), Unit.CELSIUS)),
             "switching power C·V²·f, Weste and Harris, CMOS VLSI Design, chapter 5, from memory; leakage and"
                 + " course of voltage: common practice",
             List.of(
@@ -423,15 +424,15 @@ public final class Headroom {
             "prove.equalClock",
             "At " + where + ", rung against rung, " + cooler(mean, interval),
             mean,
-            "K",
+            Unit.KELVIN,
             Optional.of(interval),
             new Working(
                 "mean difference of the rises of the hottest core, rung against rung at one clock"
                     + " and voltage; errors of reading and of re-mounting added in squares",
                 List.of(
-                    new Working.Input("pairs of rungs", pairs.size(), ""),
-                    new Working.Input("error of a rung by hand", Rung.BY_HAND_KELVIN, "K"),
-                    new Working.Input("scatter between mounts", remountKelvin, "K")),
+                    new Working.Input("pairs of rungs", pairs.size(), Unit.COUNT),
+                    new Working.Input("error of a rung by hand", Rung.BY_HAND_KELVIN, Unit.KELVIN),
+                    new Working.Input("scatter between mounts", remountKelvin, Unit.KELVIN)),
                 "JCGM 100:2008, 5.1.2; the errors: common practice",
                 List.of("Rungs by hand are rough; conducted runs tell more."))));
   }
@@ -514,7 +515,7 @@ public final class Headroom {
                       + " "
                       + cooler(change.value(), change.interval()),
                   change,
-                  "K");
+                  Unit.KELVIN);
             });
   }
 }

@@ -87,7 +87,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
             "weigh.advice",
             sentence,
             advised.map(OptionForecast::gainKelvin).orElse(0.0),
-            "K",
+            Unit.KELVIN,
             advised.map(OptionForecast::gain),
             advised.map(a -> a.finding().working()).orElse(rule(question)));
     return new Advice(finding, reasons, advised.map(a -> a.option().kind()));
@@ -104,8 +104,8 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
         "an option is advised if its gain reaches what you care about in eight cases of ten and is"
             + " worth more than it costs",
         List.of(
-            new Working.Input("you care about", question.careKelvin(), "K"),
-            new Working.Input("a kelvin's worth", question.terms().coinsPerKelvin(), "coins")),
+            new Working.Input("you care about", question.careKelvin(), Unit.KELVIN),
+            new Working.Input("a kelvin's worth", question.terms().coinsPerKelvin(), Unit.COIN)),
         "common practice",
         List.of("Worth, prices and odds are yours to set."));
   }

@@ -30,7 +30,7 @@ final class OptionWords {
             "weigh." + option.kind().name(),
             option.how() + " " + gain(f, notation) + " at " + notation.text(watts, Unit.WATT) + ".",
             f.gainKelvin(),
-            "K",
+            Unit.KELVIN,
             Optional.of(f.gain()),
             working(f, now, then, question, watts));
     return new OptionForecast(
@@ -68,36 +68,39 @@ final class OptionWords {
       OptionForecast f, Response now, Response then, Question question, double watts) {
     Option option = f.option();
     List<Working.Input> inputs = new ArrayList<>();
-    inputs.add(new Working.Input("heat", watts, "W"));
-    inputs.add(new Working.Input("heat afterwards", watts * option.powerFactor(), "W"));
+    inputs.add(new Working.Input("heat", watts, Unit.WATT));
+    inputs.add(new Working.Input("heat afterwards", watts * option.powerFactor(), Unit.WATT));
     joints(inputs, "now", now.situation());
     joints(inputs, "afterwards", then.situation());
     inputs.add(
-        new Working.Input("likely resistance now", now.meanKelvinPerWatt(new double[4]), "K/W"));
+        new Working.Input(
+            "likely resistance now", now.meanKelvinPerWatt(new double[4]), Unit.KELVIN_PER_WATT));
     inputs.add(
         new Working.Input(
-            "likely resistance afterwards", then.meanKelvinPerWatt(new double[4]), "K/W"));
+            "likely resistance afterwards",
+            then.meanKelvinPerWatt(new double[4]),
+            Unit.KELVIN_PER_WATT));
     if (metal(option) && !question.terms().advertised()) {
       inputs.add(
           new Working.Input(
               "likely gain with liquid metal as advertised",
               f.gainKelvin() + more(then, watts),
-              "K"));
+              Unit.KELVIN));
     }
     for (Step step : option.steps()) {
       inputs.add(
           new Working.Input(
               "odds of " + step.words(),
               100 * question.record().chance(step, question.terms().odds()),
-              "%"));
+              Unit.PERCENT));
     }
-    inputs.add(new Working.Input("bought", f.coins(), "coins"));
-    inputs.add(new Working.Input("given up", option.lostCoins(), "coins"));
-    inputs.add(new Working.Input("hours at the bench", option.handsHours(), "h"));
-    inputs.add(new Working.Input("an hour's worth", question.terms().coinsPerHour(), "coins"));
-    inputs.add(new Working.Input("the chip anew", question.terms().chipCoins(), "coins"));
-    inputs.add(new Working.Input("cost in all", f.costCoins(), "coins"));
-    inputs.add(new Working.Input("spread afterwards", f.spreadKelvin(), "K"));
+    inputs.add(new Working.Input("bought", f.coins(), Unit.COIN));
+    inputs.add(new Working.Input("given up", option.lostCoins(), Unit.COIN));
+    inputs.add(new Working.Input("hours at the bench", option.handsHours(), Unit.HOUR));
+    inputs.add(new Working.Input("an hour's worth", question.terms().coinsPerHour(), Unit.COIN));
+    inputs.add(new Working.Input("the chip anew", question.terms().chipCoins(), Unit.COIN));
+    inputs.add(new Working.Input("cost in all", f.costCoins(), Unit.COIN));
+    inputs.add(new Working.Input("spread afterwards", f.spreadKelvin(), Unit.KELVIN));
     return new Working(
         "gain = heat × (resistance now − power factor × resistance afterwards), over "
             + Calibration.DRAWS
@@ -142,9 +145,11 @@ final class OptionWords {
   }
 
   private static void joint(List<Working.Input> inputs, String name, Joint joint) {
-    inputs.add(new Working.Input(name, joint.bondLineMicrometres(), "µm"));
+    inputs.add(new Working.Input(name, joint.bondLineMicrometres(), Unit.MICROMETRE));
     inputs.add(
         new Working.Input(
-            name + ", conductivity", joint.conductivityWattsPerMetreKelvin(), "W/m·K"));
+            name + ", conductivity",
+            joint.conductivityWattsPerMetreKelvin(),
+            Unit.WATT_PER_METRE_KELVIN));
   }
 }

@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.weigh;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
@@ -186,7 +187,7 @@ public record Weighing(
             "weigh." + option.kind().name(),
             option.impossible().orElseThrow(),
             Double.NaN,
-            "K",
+            Unit.KELVIN,
             Optional.empty(),
             new Working("shown as not possible", List.of(), "common practice", List.of())));
   }
@@ -335,7 +336,7 @@ public record Weighing(
               cost,
               cost > 0 ? gain / cost : Double.NaN,
               gain * question.terms().coinsPerKelvin() - cost,
-              new Finding("", "", gain, "K", Optional.empty(), NONE));
+              new Finding("", "", gain, Unit.KELVIN, Optional.empty(), NONE));
       return OptionWords.with(bareFigures, now, then, question, watts, notation);
     }
 

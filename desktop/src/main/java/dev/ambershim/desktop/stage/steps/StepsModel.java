@@ -104,7 +104,7 @@ public final class StepsModel {
     if (job == null) {
       return;
     }
-    Plan plan = Plan.of(job.workCase());
+    Plan plan = Plan.of(job.workCase(), shell.notationProperty().get());
     String at = current(plan, job.work());
     if (!shell.readOnly() && !job.work().entry(at).done()) {
       edit("at the bench", log -> log.goingTo(at, bench.now()));
@@ -122,16 +122,18 @@ public final class StepsModel {
       return;
     }
     WorkCase work = job.workCase();
+    Notation notation = shell.notationProperty().get();
     Plan plan =
-        shown.get() != null && shown.get().plan().work().equals(work)
-            ? shown.get().plan()
-            : Plan.of(work);
+        Optional.ofNullable(shown.get())
+            .map(Shown::plan)
+            .filter(p -> p.work().equals(work) && p.notation().equals(notation))
+            .orElseGet(() -> Plan.of(work, notation));
     WorkLog log = job.work();
     String at = plan.indexOf(visited) >= 0 ? visited : current(plan, log);
     PlanStep step = plan.step(at).orElseThrow();
     Optional<Outlook> outlook = outlook();
     Optional<Schedule> schedule = outlook.flatMap(Outlook::schedule);
-    ScheduleWords words = new ScheduleWords(shell.notationProperty().get(), bench.zone());
+    ScheduleWords words = new ScheduleWords(notation, bench.zone());
     shown.set(
         new Shown(
             plan,
