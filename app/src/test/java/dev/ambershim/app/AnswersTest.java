@@ -6,6 +6,7 @@ import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
@@ -16,6 +17,7 @@ import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.core.stage.prove.ProveAnswer;
+import dev.ambershim.core.stage.weigh.Forecast;
 import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.logbook.report.ReportFiles;
 import dev.ambershim.logbook.store.Access;
@@ -66,8 +68,10 @@ class AnswersTest {
     CoatAnswer coat = CoatAnswer.of(job, Notation.METRIC);
     CloseAnswer close = CloseAnswer.of(job, Notation.METRIC, SolveWatch.NONE);
     MeasureAnswer measure = MeasureAnswer.of(job, Notation.METRIC, SolveWatch.NONE, Runnable::run);
+    Forecast forecast = Forecast.of(assessment, Responses.SHARED, SolveWatch.NONE);
     List<StageAnswer> answers =
-        new ArrayList<>(List.of(ProveAnswer.of(assessment), coat, close, measure));
+        new ArrayList<>(
+            List.of(ProveAnswer.of(assessment, Optional.of(forecast)), coat, close, measure));
     if (!job.work().flaws().isEmpty()) {
       answers.add(CleanAnswer.of(job));
     }
@@ -121,8 +125,7 @@ class AnswersTest {
     for (String note : close.notes()) {
       assertThat(tree).contains(Json.mapper().writeValueAsString(note));
     }
-    assertThat(tree)
-        .contains(Json.mapper().writeValueAsString(assessment.expectation().sentence()));
+    assertThat(tree).contains(Json.mapper().writeValueAsString(forecast.change().sentence()));
   }
 
   private static String command(String name, Path file, String... more) {

@@ -33,8 +33,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -47,9 +45,6 @@ import picocli.CommandLine.Spec;
     mixinStandardHelpOptions = true,
     description = "Weigh what could be done to a job's chip.")
 final class WeighCommand implements Callable<Integer> {
-  /** What was solved once in this process need not be solved again. */
-  private static final Responses SOLVED = new Responses();
-
   @Spec CommandSpec spec;
 
   @Parameters(
@@ -113,32 +108,20 @@ final class WeighCommand implements Callable<Integer> {
             clock / 100,
             room == null ? 0 : room - question.roomCelsius(),
             fan / 100);
-    ExecutorService lanes =
-        Executors.newFixedThreadPool(
-            Runtime.getRuntime().availableProcessors(),
-            r -> {
-              Thread thread = new Thread(r, "weigh");
-              thread.setDaemon(true);
-              return thread;
-            });
-    try {
-      Weighing weighing =
-          Weighing.of(
-              question,
-              load,
-              SOLVED.of(Weighing.situations(question, Notation.METRIC), lanes, SolveWatch.NONE),
-              Notation.METRIC);
-      if (json) {
-        var node = WeighJson.of(weighing);
-        var gone = node.putArray("logsNotFound");
-        missing.forEach(gone::add);
-        out.println(Json.pretty(node));
-      } else {
-        print(out, weighing);
-        missing.forEach(m -> out.println("The log " + m + " was not found; it is not counted."));
-      }
-    } finally {
-      lanes.shutdown();
+    Weighing weighing =
+        Weighing.of(
+            question,
+            load,
+            Responses.SHARED.of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
+            Notation.METRIC);
+    if (json) {
+      var node = WeighJson.of(weighing);
+      var gone = node.putArray("logsNotFound");
+      missing.forEach(gone::add);
+      out.println(Json.pretty(node));
+    } else {
+      print(out, weighing);
+      missing.forEach(m -> out.println("The log " + m + " was not found; it is not counted."));
     }
     out.flush();
     return 0;

@@ -1,7 +1,6 @@
 package dev.ambershim.core.stage;
 
 import dev.ambershim.core.base.Finding;
-import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Compared;
 import dev.ambershim.core.job.Job;
@@ -9,7 +8,6 @@ import dev.ambershim.core.job.JudgedRuns;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
-import dev.ambershim.core.physics.build.Ladder;
 import dev.ambershim.core.runs.clocking.RunRung;
 import dev.ambershim.core.runs.clocking.Rung;
 import dev.ambershim.core.runs.judging.Comparison;
@@ -18,7 +16,6 @@ import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.runs.judging.Verdict;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.baseline.Baseline;
-import dev.ambershim.core.stage.prove.Expectation;
 import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.Headroom.Headline;
 import java.util.ArrayList;
@@ -35,22 +32,16 @@ import java.util.Set;
  * @param runs its runs, worked out
  * @param baseline how it runs before the work, if a run tells
  * @param comparison after against before, if there are runs on both sides
- * @param expectation what the change of build should bring
- * @param heatWatts the heat that the expectation is for
- * @param ladderBefore resistances before
- * @param ladderAfter resistances after
  * @param headroom how far it clocks, by the rungs and the runs
+ * @param notation how its sentences write figures
  */
 public record Assessment(
     Job job,
     List<RunResult> runs,
     Optional<Finding> baseline,
     Optional<Comparison> comparison,
-    Finding expectation,
-    double heatWatts,
-    Ladder ladderBefore,
-    Ladder ladderAfter,
-    Headroom headroom) {
+    Headroom headroom,
+    Notation notation) {
   /** Copies its list. */
   public Assessment {
     runs = List.copyOf(runs);
@@ -89,12 +80,6 @@ public record Assessment(
             .filter(a -> Compared.of(a.job).equals(Compared.of(job)))
             .map(Assessment::comparison)
             .orElseGet(() -> compared(job, runs, notation));
-    double heat =
-        analyses(runs, Side.BEFORE).stream()
-            .mapToDouble(RunAnalysis::powerWatts)
-            .filter(w -> w > 0)
-            .average()
-            .orElse(job.heatWatts());
     Headroom headroom =
         same.filter(a -> a.job.rungs().equals(job.rungs()))
             .filter(a -> a.job.ladder().equals(job.ladder()))
@@ -108,26 +93,7 @@ public record Assessment(
                         job.ladder(),
                         job.remountKelvin(),
                         notation));
-    Optional<Assessment> built = before.filter(a -> a.heatWatts == heat && sameBuild(a.job, job));
-    return new Assessment(
-        job,
-        runs,
-        baseline,
-        comparison,
-        built
-            .map(Assessment::expectation)
-            .orElseGet(
-                () ->
-                    Expectation.change(
-                        job.chip(), job.cooler(), job.before(), job.after(), heat, notation)),
-        heat,
-        built
-            .map(Assessment::ladderBefore)
-            .orElseGet(() -> Ladder.of(job.chip(), job.cooler(), job.before())),
-        built
-            .map(Assessment::ladderAfter)
-            .orElseGet(() -> Ladder.of(job.chip(), job.cooler(), job.after())),
-        headroom);
+    return new Assessment(job, runs, baseline, comparison, headroom, notation);
   }
 
   private static Optional<Comparison> compared(Job job, List<RunResult> runs, Notation notation) {
@@ -144,7 +110,7 @@ public record Assessment(
    * that was judged once is the same object ever after, which spares comparing its figures.
    */
   @SuppressWarnings("ReferenceEquality")
-  private boolean sameRuns(List<RunResult> others) {
+  public boolean sameRuns(List<RunResult> others) {
     if (runs.size() != others.size()) {
       return false;
     }
@@ -158,13 +124,6 @@ public record Assessment(
       }
     }
     return true;
-  }
-
-  private static boolean sameBuild(Job one, Job other) {
-    return one.chip().equals(other.chip())
-        && one.cooler().equals(other.cooler())
-        && one.before().equals(other.before())
-        && one.after().equals(other.after());
   }
 
   /** Every run worked out; a core that does not count in one counts in none. */
@@ -243,34 +202,9 @@ public record Assessment(
         .toList();
   }
 
-  /** How the measured change stands to what was expected, in a sentence. */
-  public String expected() {
-    if (comparison.isEmpty() || comparison.get().interval().isEmpty()) {
-      return expectation.sentence();
-    }
-    Interval forecast = expectation.interval().orElseThrow();
-    Interval measured = comparison.get().interval().get();
-    if (measured.high() < forecast.low()) {
-      return expectation.sentence() + " It did better than that; check that nothing else changed.";
-    }
-    if (measured.low() > forecast.high()) {
-      return expectation.sentence() + " It did worse than that; look at the joints again.";
-    }
-    return expectation.sentence() + " The measured change agrees with that.";
-  }
-
   /** The same with the runs of one side only, and nothing compared. */
   public Assessment only(Side side) {
-    return new Assessment(
-        job,
-        runs(side),
-        baseline,
-        Optional.empty(),
-        expectation,
-        heatWatts,
-        ladderBefore,
-        ladderAfter,
-        headroom);
+    return new Assessment(job, runs(side), baseline, Optional.empty(), headroom, notation);
   }
 
   /** Whether what is compared lies on either side of the work, as a rule it does. */

@@ -100,13 +100,10 @@ class WeighPicturesTest {
 
   @Test
   void bothMapsShareOneScaleAndTheHotterIsLighter() {
-    Detail now = CloseUp.now(weighing, Team.alone(), SolveWatch.NONE);
+    Detail now = CloseUp.of(weighing, SolveWatch.NONE).now(Team.alone());
     Detail then =
-        CloseUp.then(
-            weighing,
-            weighing.option(OptionKind.BARE_LAPPED).option(),
-            Team.alone(),
-            SolveWatch.NONE);
+        CloseUp.of(weighing, SolveWatch.NONE)
+            .then(weighing.option(OptionKind.BARE_LAPPED).option(), Team.alone());
     Picture picture = HeatPicture.of(now, then, "picked", Notation.METRIC, 320, 200);
     List<Mark.Raster> rasters =
         picture.marks().stream()

@@ -9,6 +9,7 @@ import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.runs.judging.Verdict;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.weigh.Forecast;
 import dev.ambershim.core.stage.weigh.OwnRecord;
 import dev.ambershim.core.stage.weigh.Question;
 import dev.ambershim.core.stage.weigh.WeighQuestion;
@@ -55,7 +56,8 @@ class DemoTest {
       assertThat(sorrel.comparison().orElseThrow().verdict()).isEqualTo(Verdict.HELPED);
       // Common practice for paste to liquid metal under the lid at heavy load: 8 to 30 K.
       assertThat(sorrel.comparison().orElseThrow().changeKelvin()).isBetween(-30.0, -8.0);
-      assertThat(sorrel.expected()).endsWith("agrees with that.");
+      assertThat(Forecast.of(sorrel, Responses.SHARED, SolveWatch.NONE).against(sorrel))
+          .endsWith("agrees with that.");
       long throttled =
           sorrel.runs().stream()
               .filter(r -> r.analysis().orElseThrow().throttledSamples() > 0)

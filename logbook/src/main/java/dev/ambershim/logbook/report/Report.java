@@ -7,6 +7,9 @@ import dev.ambershim.core.base.Working;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.physics.build.Detail;
+import dev.ambershim.core.physics.build.Responses;
+import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.picture.LadderPicture;
 import dev.ambershim.core.picture.RunChart;
 import dev.ambershim.core.picture.RunLines;
@@ -17,6 +20,7 @@ import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.prove.RungPicture;
+import dev.ambershim.core.stage.weigh.Forecast;
 import dev.ambershim.core.stage.weigh.OptionsPicture;
 import dev.ambershim.core.stage.weigh.Weighing;
 import java.util.ArrayList;
@@ -49,7 +53,8 @@ public record Report(String title, List<Block> blocks) {
       Assessment assessment, Optional<Weighing> weighing, Notation notation, String date) {
     Job job = assessment.job();
     List<Block> blocks = new ArrayList<>();
-    ProveAnswer proved = ProveAnswer.of(assessment);
+    Forecast forecast = Forecast.of(assessment, Responses.SHARED, SolveWatch.NONE);
+    ProveAnswer proved = ProveAnswer.of(assessment, Optional.of(forecast));
     blocks.add(new Block.Answer(answer(assessment, proved)));
     blocks.add(
         new Block.Paragraph(
@@ -96,21 +101,22 @@ public record Report(String title, List<Block> blocks) {
     }
     weighing.ifPresent(w -> addWeighing(blocks, w, notation));
     blocks.add(new Block.Heading("What was expected"));
-    blocks.add(new Block.Paragraph(assessment.expectation().sentence()));
-    blocks.add(
-        new Block.Figure(
-            LadderPicture.of(
-                new LadderPicture.Column(
-                    assessment.ladderBefore(), assessment.heatWatts(), "before"),
-                new LadderPicture.Column(assessment.ladderAfter(), assessment.heatWatts(), "after"),
-                notation,
-                WIDTH,
-                230),
-            "Where the kelvin go, by the closed-form estimate."));
+    blocks.add(new Block.Paragraph(forecast.change().sentence()));
+    if (forecast.before().isPresent() && forecast.after().isPresent()) {
+      blocks.add(
+          new Block.Figure(
+              LadderPicture.of(
+                  column(forecast.before().get(), "before"),
+                  column(forecast.after().get(), "after"),
+                  notation,
+                  WIDTH,
+                  230),
+              "Where the kelvin go, as solved in three dimensions."));
+    }
     blocks.add(new Block.Heading("How it was worked out"));
     assessment.comparison().ifPresent(c -> addWorking(blocks, c.finding(), notation));
     assessment.baseline().ifPresent(b -> addWorking(blocks, b, notation));
-    addWorking(blocks, assessment.expectation(), notation);
+    addWorking(blocks, forecast.change(), notation);
     if (!assessment.headroom().isEmpty()) {
       addWorking(blocks, assessment.headroom().finding(), notation);
       assessment.headroom().modelGain().ifPresent(f -> addWorking(blocks, f, notation));
@@ -122,6 +128,10 @@ public record Report(String title, List<Block> blocks) {
             "Opening a processor ends its warranty and can ruin it. Labels, the maker's instructions"
                 + " and local rules come before anything written here."));
     return new Report(job.title(), blocks);
+  }
+
+  private static LadderPicture.Column column(Detail detail, String name) {
+    return new LadderPicture.Column(detail.ladder(), detail.watts(), name);
   }
 
   /** The same with more blocks before the working. */

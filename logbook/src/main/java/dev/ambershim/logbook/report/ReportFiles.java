@@ -4,8 +4,11 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.build.Responses;
+import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.weigh.Forecast;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.logbook.formats.HeadroomJson;
 import dev.ambershim.logbook.formats.ResultCsv;
@@ -88,7 +91,9 @@ public final class ReportFiles {
     if (!assessment.headroom().isEmpty()) {
       node.set("clock", HeadroomJson.of(assessment.headroom()));
     }
-    node.set("expectation", ResultJson.of(assessment.expectation()));
+    node.set(
+        "expectation",
+        ResultJson.of(Forecast.of(assessment, Responses.SHARED, SolveWatch.NONE).change()));
     Measured.json(assessment.job()).ifPresent(m -> node.set("measured", m));
     Closed.json(assessment.job()).ifPresent(m -> node.set("closed", m));
     ArrayNode runs = node.putArray("runs");

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 
@@ -20,6 +21,19 @@ import java.util.concurrent.atomic.AtomicInteger;
  * executor.
  */
 public final class Responses {
+  /** What this process has solved; windows, commands and reports share it. */
+  public static final Responses SHARED = new Responses();
+
+  /** One for each processor; they end with the process. */
+  private static final ExecutorService LANES =
+      Executors.newFixedThreadPool(
+          Runtime.getRuntime().availableProcessors(),
+          r -> {
+            Thread thread = new Thread(r, "solve");
+            thread.setDaemon(true);
+            return thread;
+          });
+
   private static final int KEPT = 120;
 
   private final Map<Situation, Response> known =
@@ -31,6 +45,16 @@ public final class Responses {
           return size() > KEPT;
         }
       };
+
+  /**
+   * The responses of situations, solved on the threads that the process shares.
+   *
+   * @throws CancellationException if the watch says so
+   * @throws dev.ambershim.core.base.Problem {@code stack.…} if a stack cannot be
+   */
+  public Map<Situation, Response> of(Set<Situation> situations, SolveWatch watch) {
+    return of(situations, LANES, watch);
+  }
 
   /**
    * The responses of situations.

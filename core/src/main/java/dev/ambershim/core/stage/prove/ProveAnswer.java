@@ -7,6 +7,7 @@ import dev.ambershim.core.runs.judging.Comparison;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
+import dev.ambershim.core.stage.weigh.Forecast;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,10 +29,14 @@ public record ProveAnswer(
     others = List.copyOf(others);
   }
 
-  /** The answer of a job whose runs were judged. */
-  public static ProveAnswer of(Assessment assessment) {
+  /**
+   * The answer of a job whose runs were judged.
+   *
+   * @param forecast what the work should bring; empty while it is not worked out
+   */
+  public static ProveAnswer of(Assessment assessment, Optional<Forecast> forecast) {
     List<Finding> others = new ArrayList<>();
-    others.add(assessment.expectation());
+    forecast.map(Forecast::change).ifPresent(others::add);
     Headroom headroom = assessment.headroom();
     if (!headroom.isEmpty()) {
       others.add(headroom.finding());
@@ -45,11 +50,12 @@ public record ProveAnswer(
     List<String> reasons = new ArrayList<>(comparison.reasons());
     reasons.remove(comparison.sentence());
     Compared compared = Compared.of(assessment.job());
-    reasons.add(
-        0,
-        assessment.acrossTheWork()
-            ? assessment.expected()
-            : "This compares \"" + compared.second() + "\" with \"" + compared.first() + "\".");
+    if (!assessment.acrossTheWork()) {
+      reasons.add(
+          0, "This compares \"" + compared.second() + "\" with \"" + compared.first() + "\".");
+    } else if (forecast.isPresent()) {
+      reasons.add(0, forecast.get().against(assessment));
+    }
     Optional<Finding> answer = assessment.answer();
     return new ProveAnswer(answer, answer.orElseThrow().sentence(), reasons, others);
   }

@@ -9,41 +9,46 @@ import dev.ambershim.core.physics.conduction.Team;
 
 /** A weighed situation at its most likely figures after the readings, seen closely. */
 public final class CloseUp {
-  private CloseUp() {}
+  private final Question question;
+  private final WhatIf whatIf;
+  private final double[] likely;
+  private final Unknowns unknowns;
+  private final SolveWatch watch;
 
-  /** The chip as it is now, at the asked load. */
-  public static Detail now(Weighing weighing, Team team, SolveWatch watch) {
-    Unknowns unknowns = new Unknowns(weighing.question().now());
-    double[] z = weighing.calibration().likely();
-    return of(weighing, weighing.question().now(), unknowns.now(z), 1, team, watch);
+  CloseUp(Question question, WhatIf whatIf, Calibration calibration, SolveWatch watch) {
+    this.question = question;
+    this.whatIf = whatIf;
+    this.likely = calibration.likely();
+    this.unknowns = new Unknowns(question.now());
+    this.watch = watch;
+  }
+
+  /** A look at what was weighed. */
+  public static CloseUp of(Weighing weighing, SolveWatch watch) {
+    return new CloseUp(weighing.question(), weighing.whatIf(), weighing.calibration(), watch);
+  }
+
+  /** The chip as it is, at the asked load. */
+  public Detail now(Team team) {
+    return at(question.now(), unknowns.now(likely), 1, team);
   }
 
   /** The chip after an option, at the asked load. */
-  public static Detail then(Weighing weighing, Option option, Team team, SolveWatch watch) {
-    Unknowns unknowns = new Unknowns(weighing.question().now());
-    double[] z = weighing.calibration().likely();
-    return of(
-        weighing, option.situation(), unknowns.then(z, option), option.powerFactor(), team, watch);
+  public Detail then(Option option, Team team) {
+    return at(option.situation(), unknowns.then(likely, option), option.powerFactor(), team);
   }
 
-  private static Detail of(
-      Weighing weighing,
-      Situation at,
-      double[] logs,
-      double powerFactor,
-      Team team,
-      SolveWatch watch) {
-    Question question = weighing.question();
-    Unknowns unknowns = new Unknowns(question.now());
-    logs[3] += weighing.whatIf().coolerLogarithm();
-    double watts = question.heatWatts() * weighing.whatIf().heat() * powerFactor;
-    double heat = unknowns.heat(weighing.calibration().likely());
+  private Detail at(Situation situation, double[] logs, double powerFactor, Team team) {
+    double[] fanned = logs.clone();
+    fanned[3] += whatIf.coolerLogarithm();
+    double watts = question.heatWatts() * whatIf.heat() * powerFactor;
+    double heat = unknowns.heat(likely);
     Detail felt =
         Response.detail(
-            at,
-            logs,
+            situation,
+            fanned,
             watts * heat,
-            question.roomCelsius() + weighing.whatIf().roomKelvin(),
+            question.roomCelsius() + whatIf.roomKelvin(),
             team,
             watch);
     // Figures go by the power reading, as the person knows it.

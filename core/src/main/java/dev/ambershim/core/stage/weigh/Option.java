@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.weigh;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Step;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,6 +25,7 @@ import java.util.Optional;
  * @param waitHours hours of curing and drying
  * @param impossible why it cannot be done on this chip, if so
  */
+@RecordBuilder
 public record Option(
     OptionKind kind,
     String how,
@@ -37,7 +39,8 @@ public record Option(
     double lostCoins,
     double handsHours,
     double waitHours,
-    Optional<String> impossible) {
+    Optional<String> impossible)
+    implements OptionBuilder.With {
   /**
    * A joint made anew.
    *
@@ -53,20 +56,7 @@ public record Option(
 
   /** The same in other hours. */
   Option taking(Question.Time time) {
-    return new Option(
-        kind,
-        how,
-        situation,
-        inner,
-        outer,
-        cooler,
-        powerFactor,
-        steps,
-        coins,
-        lostCoins,
-        time.handsHours(),
-        time.waitHours(),
-        impossible);
+    return withHandsHours(time.handsHours()).withWaitHours(time.waitHours());
   }
 
   /** Whether it can be done. */

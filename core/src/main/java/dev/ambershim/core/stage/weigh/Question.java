@@ -4,6 +4,7 @@ import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Terms;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Map;
 
@@ -20,6 +21,7 @@ import java.util.Map;
  * @param record the person's own tries
  * @param times hours that options take by a plan of the work; an option without takes usual ones
  */
+@RecordBuilder
 public record Question(
     Situation now,
     double heatWatts,
@@ -29,7 +31,8 @@ public record Question(
     List<Pattern> patterns,
     Terms terms,
     OwnRecord record,
-    Map<OptionKind, Time> times) {
+    Map<OptionKind, Time> times)
+    implements QuestionBuilder.With {
   /**
    * Hours that an option takes.
    *
@@ -69,11 +72,5 @@ public record Question(
       Terms terms,
       OwnRecord record) {
     this(now, heatWatts, roomCelsius, careKelvin, readings, patterns, terms, record, Map.of());
-  }
-
-  /** The same with hours by a plan. */
-  public Question taking(Map<OptionKind, Time> other) {
-    return new Question(
-        now, heatWatts, roomCelsius, careKelvin, readings, patterns, terms, record, other);
   }
 }

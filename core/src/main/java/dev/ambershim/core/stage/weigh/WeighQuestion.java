@@ -31,8 +31,14 @@ public final class WeighQuestion {
 
   private WeighQuestion() {}
 
-  /** The question of an assessed job. */
+  /** The question of an assessed job, with the hours of each option by a plan. */
   public static Question of(Assessment assessment, OwnRecord record) {
+    Question question = plain(assessment, record);
+    return question.withTimes(times(assessment.job(), question));
+  }
+
+  /** The question of an assessed job in usual hours. */
+  static Question plain(Assessment assessment, OwnRecord record) {
     Job job = assessment.job();
     List<Reading> readings = new ArrayList<>();
     List<Question.Pattern> patterns = new ArrayList<>();
@@ -59,17 +65,15 @@ public final class WeighQuestion {
     readings.addAll(job.readings());
     double room = readings.stream().mapToDouble(Reading::roomCelsius).average().orElse(USUAL_ROOM);
     double heat = readings.stream().mapToDouble(Reading::watts).max().orElse(job.heatWatts());
-    Question question =
-        new Question(
-            new Situation(job.chip(), job.cooler(), job.before()),
-            heat,
-            room,
-            job.careKelvin(),
-            readings,
-            patterns,
-            job.terms(),
-            record);
-    return question.taking(times(job, question));
+    return new Question(
+        new Situation(job.chip(), job.cooler(), job.before()),
+        heat,
+        room,
+        job.careKelvin(),
+        readings,
+        patterns,
+        job.terms(),
+        record);
   }
 
   /** Hours of each option by the plan of its work, so that Weigh and Open say the same. */

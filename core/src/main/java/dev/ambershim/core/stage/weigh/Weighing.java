@@ -99,13 +99,9 @@ public record Weighing(
   public static Weighing of(
       Question question, WhatIf whatIf, Map<Situation, Response> responses, Notation notation) {
     Response now = responses.get(question.now());
-    Unknowns unknowns = new Unknowns(question.now());
-    Calibration calibration = Calibration.of(Calibration.data(now, unknowns, question.readings()));
-    double watts = question.heatWatts() * whatIf.heat();
-    double[] likely = calibration.likely();
-    CorePattern pattern =
-        CorePattern.of(now, question.patterns(), unknowns.now(likely), unknowns.heat(likely));
-    Draws draws = new Draws(now, unknowns, calibration, pattern, watts, whatIf);
+    Draws draws = Draws.of(question, whatIf, now);
+    Unknowns unknowns = draws.unknowns;
+    Calibration calibration = draws.calibration;
     List<OptionForecast> options = new ArrayList<>();
     for (Option option : options(question, notation)) {
       options.add(
@@ -120,7 +116,7 @@ public record Weighing(
             || !question.now().build().lidOn();
     Advice advice =
         Advice.of(question, whatIf, options, toldApart, further, calibration, draws, notation);
-    double[] remainder = pattern.remainderKelvin(watts);
+    double[] remainder = draws.cores.remainderKelvin(draws.watts);
     List<Double> remainders = new ArrayList<>();
     for (double r : remainder) {
       remainders.add(r);
@@ -226,6 +222,7 @@ public record Weighing(
   static final class Draws {
     private final Response now;
     private final Unknowns unknowns;
+    private final Calibration calibration;
     private final double[][] z;
     private final double[][][] pattern;
     private final CorePattern cores;
@@ -234,7 +231,26 @@ public record Weighing(
     final double[] riseNow;
     final double[] spreadNow;
 
-    Draws(
+    /** The cases of a question, by what its readings tell. */
+    static Draws of(Question question, WhatIf whatIf, Response now) {
+      Unknowns unknowns = new Unknowns(question.now());
+      Calibration calibration =
+          Calibration.of(Calibration.data(now, unknowns, question.readings()));
+      double[] likely = calibration.likely();
+      return new Draws(
+          now,
+          unknowns,
+          calibration,
+          CorePattern.of(now, question.patterns(), unknowns.now(likely), unknowns.heat(likely)),
+          question.heatWatts() * whatIf.heat(),
+          whatIf);
+    }
+
+    Calibration calibration() {
+      return calibration;
+    }
+
+    private Draws(
         Response now,
         Unknowns unknowns,
         Calibration calibration,
@@ -243,6 +259,7 @@ public record Weighing(
         WhatIf whatIf) {
       this.now = now;
       this.unknowns = unknowns;
+      this.calibration = calibration;
       this.z = calibration.draws();
       this.cores = cores;
       this.watts = watts;

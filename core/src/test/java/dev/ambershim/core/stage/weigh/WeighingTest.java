@@ -434,11 +434,11 @@ class WeighingTest {
     assertThat(windy.riseNowKelvin()).isLessThan(calm.riseNowKelvin() - 3);
     Weighing warm = Solved.weigh(PASTE, new WhatIf(1, 1, 8, 1));
     assertThat(warm.riseNowKelvin()).isEqualTo(calm.riseNowKelvin());
-    Detail cool = CloseUp.now(calm, Team.alone(), SolveWatch.NONE);
-    Detail hot = CloseUp.now(warm, Team.alone(), SolveWatch.NONE);
+    Detail cool = CloseUp.of(calm, SolveWatch.NONE).now(Team.alone());
+    Detail hot = CloseUp.of(warm, SolveWatch.NONE).now(Team.alone());
     assertThat(hot.peakCelsius() - cool.peakCelsius()).isCloseTo(8, within(1e-3));
     Option bare = calm.option(OptionKind.BARE).option();
-    Detail then = CloseUp.then(calm, bare, Team.alone(), SolveWatch.NONE);
+    Detail then = CloseUp.of(calm, SolveWatch.NONE).then(bare, Team.alone());
     assertThat(then.peakCelsius()).isLessThan(cool.peakCelsius());
     assertThat(then.ladder().steps()).extracting(Ladder.Step::name).contains("bare joint");
   }

@@ -8,7 +8,6 @@ import dev.ambershim.core.runs.judging.Comparison;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.CoreMaps;
 import dev.ambershim.core.stage.Stage;
-import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.prove.StripPicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.clocking.LadderPanel;
@@ -36,6 +35,7 @@ import javafx.scene.layout.VBox;
 /** The verdict, both sides' runs on one chart, and the runs. */
 public final class ProveView implements StageView {
   private final JobModel model;
+  private final ProveModel proved;
   private final Desk shell;
   private final AnswerPane answer = new AnswerPane(Stage.PROVE.question(), "verdict");
   private final ChartPanel chart;
@@ -52,6 +52,7 @@ public final class ProveView implements StageView {
   public ProveView(JobModel model, Desk shell) {
     this.model = model;
     this.shell = shell;
+    proved = new ProveModel(model);
     rows = new RunRows(model, shell);
     chart = new ChartPanel(model, shell, "prove-chart");
     cores = new CorePanel(model, "prove-cores");
@@ -63,6 +64,7 @@ public final class ProveView implements StageView {
     Later.belowTheFold(model, this::addLower);
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
+    proved.shownProperty().addListener((o, was, is) -> tell());
     refresh();
   }
 
@@ -98,11 +100,18 @@ public final class ProveView implements StageView {
       return;
     }
     Notation notation = model.notationProperty().get();
-    answer.show(ProveAnswer.of(now), notation);
+    tell();
     strips(now.comparison().filter(c -> !c.figures().isEmpty()), notation);
     chart.show(now.runs());
     states(now.job());
     refreshLower();
+  }
+
+  private void tell() {
+    Assessment now = model.assessmentProperty().get();
+    if (now != null) {
+      answer.show(proved.answer(now), model.notationProperty().get());
+    }
   }
 
   private void refreshLower() {

@@ -24,8 +24,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -51,21 +49,10 @@ public final class WeighModel {
   public record Shown(
       Weighing weighing, OptionForecast picked, Detail now, Optional<Detail> then) {}
 
-  /** Outlives a window: what was solved once need not be solved again. */
-  private static final Responses RESPONSES = new Responses();
-
   private final JobModel shell;
   private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
   private final ObjectProperty<WhatIf> whatIf = new SimpleObjectProperty<>(WhatIf.AS_IT_IS);
   private final AtomicInteger newest = new AtomicInteger();
-  private final ExecutorService lanes =
-      Executors.newFixedThreadPool(
-          Math.max(1, Runtime.getRuntime().availableProcessors()),
-          r -> {
-            Thread thread = new Thread(r, "weigh");
-            thread.setDaemon(true);
-            return thread;
-          });
   private final ReadOnlyBooleanWrapper stopped = new ReadOnlyBooleanWrapper(false);
   private Optional<OptionKind> wanted = Optional.empty();
   private String jobId = "";
@@ -180,10 +167,10 @@ public final class WeighModel {
       SolveWatch watch) {
     Question question = WeighQuestion.of(assessment, shell.ownRecord());
     Map<Situation, Response> solved =
-        RESPONSES.of(Weighing.situations(question, notation), lanes, watch);
+        Responses.SHARED.of(Weighing.situations(question, notation), watch);
     Weighing weighing = Weighing.of(question, load, solved, notation);
     return detailed(
-        weighing, picked(weighing, kind), CloseUp.now(weighing, Team.alone(), watch), watch);
+        weighing, picked(weighing, kind), CloseUp.of(weighing, watch).now(Team.alone()), watch);
   }
 
   /** A weighing from what was solved for other figures; null if all is solved, or too far away. */
@@ -195,10 +182,10 @@ public final class WeighModel {
       Shown before) {
     Question question = WeighQuestion.of(assessment, shell.ownRecord());
     Set<Situation> wanted = Weighing.situations(question, notation);
-    if (RESPONSES.holds(wanted)) {
+    if (Responses.SHARED.holds(wanted)) {
       return null;
     }
-    return RESPONSES
+    return Responses.SHARED
         .near(wanted)
         .map(solved -> Weighing.of(question, load, solved, notation))
         .map(w -> withPictures(w, picked(w, kind), before))
@@ -232,7 +219,7 @@ public final class WeighModel {
         picked,
         asItIs,
         option.possible()
-            ? Optional.of(CloseUp.then(weighing, option, Team.alone(), watch))
+            ? Optional.of(CloseUp.of(weighing, watch).then(option, Team.alone()))
             : Optional.empty());
   }
 

@@ -1,20 +1,25 @@
-package dev.ambershim.core.stage.prove;
+package dev.ambershim.core.stage.weigh;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Cooler;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.build.Ladder;
+import dev.ambershim.core.physics.build.Responses;
+import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.material.Material;
+import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.stage.Assessment;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -24,12 +29,66 @@ import org.junit.jupiter.params.provider.EnumSource;
  * The thin forecast. The ranges in kelvin are common practice, without a source, and serve as wide
  * checks only.
  */
-class ExpectationTest {
+class ForecastTest {
   private static final Cooler COOLER = Cooler.plain("", 46, 42, 3.2, Material.COPPER, 0.12);
 
+  private static Job job(StartingPoint point, Build after, double watts) {
+    return Job.from(point, "x").withCooler(COOLER).withAfter(after).withHeatWatts(watts);
+  }
+
   private static Finding change(StartingPoint point, Build after, double watts) {
-    return Expectation.change(
-        point.chip("x"), COOLER, point.asBought(), after, watts, Notation.METRIC);
+    return of(job(point, after, watts)).change();
+  }
+
+  private static Forecast of(Job job) {
+    return Forecast.of(
+        Assessment.of(job, Map.of(), Notation.METRIC), Responses.SHARED, SolveWatch.NONE);
+  }
+
+  /** Weigh and Prove tell one figure for one option. */
+  @ParameterizedTest
+  @EnumSource(
+      value = OptionKind.class,
+      names = {"FRESH_PASTE", "METAL_GLUED", "METAL_ON_LID", "BARE", "LOWER_VOLTAGE"})
+  void theForecastOfAnOptionIsThatOfTheWeighing(OptionKind kind) {
+    Job start = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "x").withHeatWatts(160);
+    Assessment first = Assessment.of(start, Map.of(), Notation.METRIC);
+    Question question = WeighQuestion.of(first, OwnRecord.NONE);
+    Weighing weighing =
+        Weighing.of(
+            question,
+            WhatIf.AS_IT_IS,
+            Responses.SHARED.of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
+            Notation.METRIC);
+    OptionForecast option = weighing.option(kind);
+    Job planned =
+        start.withAfter(option.option().situation().build()).withWork(start.work().planning(kind));
+    Forecast forecast = of(planned);
+    assertThat(forecast.change().value()).isCloseTo(-option.gainKelvin(), within(1e-9));
+    assertThat(forecast.change().interval().orElseThrow().low())
+        .isCloseTo(-option.gain().high(), within(1e-9));
+    double ladder =
+        forecast.after().orElseThrow().ladder().totalKelvinPerWatt()
+                * forecast.after().get().watts()
+            - forecast.before().orElseThrow().ladder().totalKelvinPerWatt()
+                * forecast.before().get().watts();
+    // The ladder is at the most likely figures, the forecast is the median over all doubts.
+    assertThat(ladder).isCloseTo(forecast.change().value(), within(0.1 * Math.abs(ladder) + 0.3));
+  }
+
+  @Test
+  void aStackThatCannotBeSolvedHasNoForecastButSaysWhy() {
+    Job start =
+        job(
+            StartingPoint.DESKTOP_ONE_DIE_PASTE,
+            StartingPoint.DESKTOP_ONE_DIE_PASTE.afterwards(),
+            160);
+    Job far =
+        start.withChip(start.chip().withDie(0, start.chip().dies().get(0).withXMillimetres(55)));
+    Forecast forecast = of(far);
+    assertThat(forecast.change().value()).isNaN();
+    assertThat(forecast.change().sentence()).startsWith("There is no forecast: ");
+    assertThat(forecast.before()).isEmpty();
   }
 
   @ParameterizedTest
@@ -73,14 +132,14 @@ class ExpectationTest {
     StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
     double at80 = change(point, point.afterwards(), 80).value();
     double at160 = change(point, point.afterwards(), 160).value();
-    assertThat(at160).isCloseTo(2 * at80, within(1e-9));
+    assertThat(at160).isCloseTo(2 * at80, within(1e-6));
   }
 
   @Test
   void nothingChangedMeansNoneExpectedYetTheMountingStaysInDoubt() {
     StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
     Finding f = change(point, point.asBought(), 160);
-    assertThat(f.value()).isCloseTo(0, within(1e-12));
+    assertThat(f.value()).isCloseTo(0, within(0.3));
     Interval i = f.interval().orElseThrow();
     assertThat(i.contains(0)).isTrue();
     assertThat(i.width()).isBetween(0.2, 6.0);
@@ -93,15 +152,8 @@ class ExpectationTest {
     Finding f = change(point, point.afterwards(), 160);
     assertThat(f.sentence())
         .matches("Expect it to run \\d+\\.\\d K cooler \\(\\d+\\.\\d to \\d+\\.\\d\\) at 160 W\\.");
-    assertThat(f.working().inputs()).anyMatch(i -> i.name().equals("before, inner joint"));
+    assertThat(f.working().inputs()).anyMatch(i -> i.name().equals("inner joint now"));
     assertThat(f.working().limits()).isNotEmpty();
-  }
-
-  @Test
-  void noHeatIsNoQuestion() {
-    StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
-    assertThatThrownBy(() -> change(point, point.afterwards(), 0))
-        .isInstanceOf(IllegalArgumentException.class);
   }
 
   @ParameterizedTest

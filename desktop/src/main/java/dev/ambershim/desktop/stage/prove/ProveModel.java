@@ -1,0 +1,61 @@
+package dev.ambershim.desktop.stage.prove;
+
+import dev.ambershim.core.physics.build.Responses;
+import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.prove.ProveAnswer;
+import dev.ambershim.core.stage.weigh.Forecast;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.StageWork;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+
+/**
+ * What Prove says. The verdict is there at once; what was expected has to be solved, and follows.
+ */
+final class ProveModel {
+  /**
+   * A forecast and the assessment that it was made for.
+   *
+   * @param assessment what it was made for
+   * @param forecast what the work should bring
+   */
+  record Expected(Assessment assessment, Forecast forecast) {}
+
+  private final StageWork<Expected> work;
+
+  ProveModel(JobModel model) {
+    work =
+        new StageWork<>(
+            model,
+            Stage.PROVE,
+            "the forecast",
+            job -> {
+              Assessment now = model.assessmentProperty().get();
+              Optional<Expected> known = now == null ? Optional.empty() : known(now);
+              return watch ->
+                  now == null
+                      ? null
+                      : known
+                          .map(e -> new Expected(now, e.forecast()))
+                          .orElseGet(
+                              () -> new Expected(now, Forecast.of(now, Responses.SHARED, watch)));
+            });
+    model.assessmentProperty().addListener((o, was, is) -> work.outdated());
+  }
+
+  private Optional<Expected> known(Assessment now) {
+    return Optional.ofNullable(work.shownProperty().get())
+        .filter(e -> e.forecast().holdsFor(e.assessment(), now));
+  }
+
+  /** The answer with what is known of the forecast by now. */
+  ProveAnswer answer(Assessment now) {
+    return ProveAnswer.of(now, known(now).map(Expected::forecast));
+  }
+
+  /** The newest forecast; null until there is one. */
+  ReadOnlyObjectProperty<Expected> shownProperty() {
+    return work.shownProperty();
+  }
+}
