@@ -6,7 +6,6 @@ import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
-import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
@@ -20,6 +19,7 @@ import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.weigh.Forecast;
 import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.logbook.report.ReportFiles;
+import dev.ambershim.logbook.report.Solved;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.JobHead;
 import dev.ambershim.logbook.store.Json;
@@ -68,7 +68,7 @@ class AnswersTest {
     CoatAnswer coat = CoatAnswer.of(job, Notation.METRIC);
     CloseAnswer close = CloseAnswer.of(job, Notation.METRIC, SolveWatch.NONE);
     MeasureAnswer measure = MeasureAnswer.of(job, Notation.METRIC, SolveWatch.NONE, Runnable::run);
-    Forecast forecast = Forecast.of(assessment, Responses.SHARED, SolveWatch.NONE);
+    Forecast forecast = Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE);
     List<StageAnswer> answers =
         new ArrayList<>(
             List.of(ProveAnswer.of(assessment, Optional.of(forecast)), coat, close, measure));

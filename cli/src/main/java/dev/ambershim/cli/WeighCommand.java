@@ -5,7 +5,6 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
-import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
@@ -18,6 +17,7 @@ import dev.ambershim.core.stage.weigh.WeighQuestion;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.core.stage.weigh.WhatIf;
 import dev.ambershim.logbook.formats.WeighJson;
+import dev.ambershim.logbook.report.Solved;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.LogFiles;
@@ -112,7 +112,7 @@ final class WeighCommand implements Callable<Integer> {
         Weighing.of(
             question,
             load,
-            Responses.SHARED.of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
+            Solved.SHARED.of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
             Notation.METRIC);
     if (json) {
       var node = WeighJson.of(weighing);

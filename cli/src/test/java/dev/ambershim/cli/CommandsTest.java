@@ -111,7 +111,7 @@ class CommandsTest {
     assertThat(one.at("/figures/3/name").asText()).isEqualTo("rise by power");
     assertThat(one.path("cores")).hasSize(2);
     assertThat(one.at("/cores/1/change").asDouble()).isBetween(-12.6, -11.4);
-    assertThat(one.path("reasons").toString()).contains("0.3 K between mounts is taken");
+    assertThat(one.path("reasons").toString()).contains("deviation of 0.3 K is assumed");
     JsonNode mounts =
         json(
             run(

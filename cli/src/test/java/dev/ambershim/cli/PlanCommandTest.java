@@ -49,7 +49,7 @@ class PlanCommandTest {
     assertThat(said.err()).isEmpty();
     assertThat(said.code()).isZero();
     assertThat(said.out())
-        .startsWith("Begin now, and you are done on")
+        .startsWith("Begin now and finish on")
         .contains("Planned: liquid metal inside, lid glued.")
         .contains("Shear the solder in passes")
         .contains("hold: Is the lid free after its passes")

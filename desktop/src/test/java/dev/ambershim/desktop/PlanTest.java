@@ -93,7 +93,7 @@ class PlanTest extends DesktopTest {
 
   @Test
   void thePlanFollowsWaysHoursAndEnds() throws IOException {
-    assertThat(text("open-answer")).startsWith("Begin now, and you are done on ");
+    assertThat(text("open-answer")).startsWith("Begin now and finish on ");
     assertThat(((PictureView) node("open-hours")).picture().description())
         .startsWith("Schedule of 42 steps");
     ListView<?> list = (ListView<?>) node("open-steps");

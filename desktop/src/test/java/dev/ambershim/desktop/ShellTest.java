@@ -20,6 +20,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -253,6 +254,23 @@ class ShellTest extends DesktopTest {
     assertThat(text("verdict")).isEqualTo("Add a log from before the work to compare.");
     press(KeyCode.CONTROL, KeyCode.Z);
     assertThat(text("verdict")).startsWith("Helped by 8.0 K");
+  }
+
+  @Test
+  void tenLogsAreTenAnalysesAndATitleIsNone() throws IOException {
+    openWithJob();
+    List<Path> logs = new ArrayList<>();
+    for (int i = 0; i < 10; i++) {
+      logs.add(MadeLogs.write(folder, "run" + i + ".csv", 70 + i));
+    }
+    onFx(() -> model.addLogs(logs, Side.BEFORE));
+    settle();
+    assertThat(job().runs()).hasSize(10);
+    assertThat(model.runsJudged()).isEqualTo(10);
+    onFx(() -> model.edit("title", job -> job.withTitle("Ten")));
+    onFx(() -> model.edit("price", job -> job.withTerms(job.terms().withPasteCoins(9))));
+    settle();
+    assertThat(model.runsJudged()).isEqualTo(10);
   }
 
   @Test

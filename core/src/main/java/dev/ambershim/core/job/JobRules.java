@@ -37,6 +37,15 @@ public final class JobRules {
   }
 
   /**
+   * Checks that a job has a chip, a cooler and both builds, without which nothing can be shown.
+   *
+   * @throws Problem {@code job.missing}, naming what is not there
+   */
+  public static void built(Job job) {
+    Soundness.built(job);
+  }
+
+  /**
    * Checks what holds of every job that the window wrote, too: nothing is missing, and every figure
    * is within its range. Parts may lie over one another while a person types them one by one.
    *

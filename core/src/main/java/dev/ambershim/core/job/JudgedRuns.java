@@ -25,6 +25,9 @@ public final class JudgedRuns {
 
   private final AtomicInteger count = new AtomicInteger();
 
+  /** The key of the problem that something in a log was not foreseen. */
+  public static final String FAULT = "run.fault";
+
   private record Key(
       String sha256, Map<String, Role> roles, OptionalDouble room, Set<String> without) {
     static Key of(RunEntry entry, Set<String> without) {
@@ -36,9 +39,10 @@ public final class JudgedRuns {
    * Judges a run ahead of the job that it belongs to.
    *
    * @param read its log as it was read
+   * @return its figures, or why there are none
    */
-  public void judge(RunEntry entry, RunLog read) {
-    of(0, entry, read, Set.of());
+  public RunResult judge(RunEntry entry, RunLog read) {
+    return of(0, entry, read, Set.of());
   }
 
   /** A run's figures, without cores that do not count. */
@@ -81,7 +85,7 @@ public final class JudgedRuns {
       // One run must not take the others with it.
       Problem problem =
           new Problem(
-              "run.fault",
+              FAULT,
               Place.file(entry.fileName()),
               "This run cannot be judged: something in it was not foreseen.",
               "Look at its columns, or take the run out; the other runs count.",

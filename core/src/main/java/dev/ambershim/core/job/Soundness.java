@@ -5,7 +5,9 @@ import dev.ambershim.core.base.Problem;
 import java.lang.reflect.RecordComponent;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
@@ -41,6 +43,8 @@ final class Soundness {
           "PasteTerms.pattern",
           "LapTerms.finish");
 
+  private static final List<String> PARTS = List.of("chip", "cooler", "before", "after");
+
   private Soundness() {}
 
   /**
@@ -57,6 +61,27 @@ final class Soundness {
           "Split it into two jobs.");
     }
     walk("", job);
+  }
+
+  /**
+   * Checks that chip, cooler and both builds are there with all that is drawn and reckoned of them.
+   *
+   * @throws Problem {@code job.missing}, naming what is not there
+   */
+  static void built(Job job) {
+    List<Object> parts = new ArrayList<>();
+    parts.add(job.chip());
+    parts.add(job.cooler());
+    parts.add(job.before());
+    parts.add(job.after());
+    for (int i = 0; i < parts.size(); i++) {
+      there(PARTS.get(i), parts.get(i));
+    }
+    there("chip.lid", job.chip().lid());
+    there("before.inner", job.before().inner());
+    there("before.outer", job.before().outer());
+    there("after.inner", job.after().inner());
+    there("after.outer", job.after().outer());
   }
 
   private static void walk(String path, Object value) {

@@ -33,6 +33,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 /** Editing a job, and what follows from one. */
 class JobTest {
+  private static final Responses SOLVED = new Responses();
+
   private final Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Test chip");
 
   @ParameterizedTest
@@ -280,7 +282,7 @@ class JobTest {
   }
 
   private static String against(Assessment assessment) {
-    return Forecast.of(assessment, Responses.SHARED, SolveWatch.NONE).against(assessment);
+    return Forecast.of(assessment, SOLVED, SolveWatch.NONE).against(assessment);
   }
 
   @Test

@@ -48,8 +48,8 @@ class WeighPicturesTest {
         Weighing.of(
             question,
             WhatIf.AS_IT_IS,
-            new Responses()
-                .of(Weighing.situations(question, Notation.METRIC), lanes, SolveWatch.NONE),
+            new Responses(lanes)
+                .of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
             Notation.METRIC);
     lanes.shutdown();
   }

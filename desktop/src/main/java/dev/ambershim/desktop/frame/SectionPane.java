@@ -52,7 +52,13 @@ final class SectionPane extends VBox {
     getChildren().addAll(sides(), picture, gap);
     model.themeProperty().addListener((o, was, is) -> refresh());
     model.previewProperty().addListener((o, was, is) -> refresh());
-    model.stageProperty().addListener((o, was, is) -> refresh());
+    model
+        .stageProperty()
+        .addListener(
+            (o, was, is) -> {
+              look(is);
+              refresh();
+            });
     for (ObservableValue<?> value :
         List.of(
             model.jobProperty(),
@@ -67,6 +73,27 @@ final class SectionPane extends VBox {
     }
     refresh();
     refreshEditor();
+  }
+
+  /** Shows the layer that a stage is about. */
+  private void look(Stage stage) {
+    Job job = model.jobProperty().get();
+    if (stage == null || job == null) {
+      return;
+    }
+    boolean lidOn = job.after().lidOn();
+    model
+        .partProperty()
+        .set(
+            switch (stage) {
+              case WEIGH -> Part.INNER;
+              case OPEN, CLEAN -> Part.LID;
+              case MEASURE -> Part.DIE;
+              case LAP -> lidOn ? Part.LID : Part.PLATE;
+              case COAT -> lidOn ? Part.INNER : Part.OUTER;
+              case CLOSE -> lidOn ? Part.LID : Part.PLATE;
+              case BASELINE, PROVE, KEEP -> Figures.JOB;
+            });
   }
 
   private void addEditor() {

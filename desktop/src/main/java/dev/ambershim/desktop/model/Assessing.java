@@ -2,6 +2,7 @@ package dev.ambershim.desktop.model;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.JudgedRuns;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
@@ -22,8 +23,13 @@ public final class Assessing {
     return judged;
   }
 
-  /** What follows from a job and its logs. */
+  /**
+   * What follows from a job and its logs.
+   *
+   * @throws dev.ambershim.core.base.Problem {@code job.missing} if a part of the build is not there
+   */
   synchronized Assessment of(Job job, Map<String, RunLog> logs, Notation notation) {
+    JobRules.built(job);
     Optional<Assessment> before =
         notation.equals(writing) ? Optional.ofNullable(last) : Optional.empty();
     last = Assessment.of(job, logs, notation, judged, before);

@@ -7,13 +7,13 @@ import dev.ambershim.core.job.Choice;
 import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.JobRules;
+import dev.ambershim.core.job.JudgedRuns;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.assembly.Part;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.plan.Moment;
 import dev.ambershim.core.plan.Terms;
-import dev.ambershim.core.runs.judging.RunAnalyser;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
@@ -34,7 +34,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
@@ -485,10 +484,10 @@ public final class JobModel implements AutoCloseable {
             if (now.job().runs(to).stream().anyMatch(r -> r.sha256().equals(hash))) {
               return new Taken(step(now), name + " is already among the runs " + to.words() + ".");
             }
-            judge(log);
+            RunEntry run = RunEntry.of(to, name, hash).withRoles(ShapeRoles.recall(logbook, log));
+            judge(run, log);
             logbook.attach(new Attachment(hash, name, bytes), Optional.of(log));
             logs.put(hash, log);
-            RunEntry run = RunEntry.of(to, name, hash).withRoles(ShapeRoles.recall(logbook, log));
             Job with = now.job().withRun(run);
             StoredJob kept = logbook.edit(id, "run " + to.words() + ": " + name, with);
             return new Taken(step(kept), Message.told(name, to, log));
@@ -503,20 +502,20 @@ public final class JobModel implements AutoCloseable {
 
   private record Taken(Step step, String words) {}
 
-  /** Judges a log before it is kept: what cannot be judged must not lie in a job. */
-  private static void judge(RunLog log) {
-    try {
-      RunAnalyser.analyse(log, OptionalDouble.empty());
-    } catch (Problem toBePutRight) {
-      // Such as columns whose roles are to be said; its screen says so.
-      return;
-    } catch (RuntimeException fault) {
+  /**
+   * Judges a run before it is kept: what cannot be judged must not lie in a job. Columns whose
+   * roles are to be said are no fault; the run's screen asks for them.
+   */
+  private void judge(RunEntry run, RunLog log) {
+    Optional<Problem> fault =
+        assessing.judged().judge(run, log).problem().filter(p -> p.key().equals(JudgedRuns.FAULT));
+    if (fault.isPresent()) {
       throw new Problem(
-          "run.fault",
+          JudgedRuns.FAULT,
           Place.file(log.fileName()),
           "This log cannot be judged: something in it was not foreseen. It was not taken in.",
           "Export it anew, or a shorter stretch of it.",
-          fault);
+          fault.get());
     }
   }
 

@@ -16,7 +16,13 @@ public final class AnswerPane extends VBox {
   private final Label answer = Labels.wrapped("", "answer");
   private final VBox reasons = new VBox(2);
   private final VBox working = new VBox(3);
-  private final HBox foot = new HBox();
+  private final HBox foot = new HBox(8);
+
+  /** So many reasons stand under the answer; the others open on demand. */
+  private static final int SHOWN = 2;
+
+  private final VBox rest = new VBox(4);
+  private final ToggleButton more = new ToggleButton();
   private Working how;
   private Notation writing;
   private final ToggleButton show = new ToggleButton("How was this worked out?  Ctrl+W");
@@ -30,6 +36,10 @@ public final class AnswerPane extends VBox {
     working.visibleProperty().bind(show.selectedProperty());
     working.managedProperty().bind(show.selectedProperty());
     show.getStyleClass().add("part-button");
+    more.setId("more-reasons");
+    more.getStyleClass().add("part-button");
+    rest.visibleProperty().bind(more.selectedProperty());
+    rest.managedProperty().bind(more.selectedProperty());
     foot.setAlignment(Pos.CENTER_LEFT);
     foot.setMinHeight(28);
     show.selectedProperty()
@@ -39,15 +49,15 @@ public final class AnswerPane extends VBox {
                 fill();
               }
             });
-    getChildren().addAll(Labels.line(question, "question"), answer, reasons, foot, working);
+    getChildren().addAll(Labels.line(question, "question"), answer, reasons, rest, foot, working);
   }
 
   /** Shows an answer without a working, such as what is still needed. */
   public void show(String sentence) {
     answer.setText(sentence);
-    reasons.getChildren().clear();
+    because(List.of());
     show.setSelected(false);
-    foot.getChildren().clear();
+    foot.getChildren().remove(show);
     how = null;
   }
 
@@ -55,7 +65,7 @@ public final class AnswerPane extends VBox {
   public void show(String sentence, List<String> why) {
     show(sentence);
     foot.setMinHeight(0);
-    why.forEach(reason -> reasons.getChildren().add(Labels.wrapped(reason, "reason")));
+    because(why);
   }
 
   /** Shows what a stage says. */
@@ -70,10 +80,7 @@ public final class AnswerPane extends VBox {
   /** Shows a finding with its reasons. */
   public void show(Finding finding, List<String> why, Notation notation) {
     answer.setText(finding.sentence());
-    reasons.getChildren().clear();
-    for (String reason : why) {
-      reasons.getChildren().add(Labels.wrapped(reason, "reason"));
-    }
+    because(why);
     how = finding.working();
     writing = notation;
     if (show.isSelected()) {
@@ -81,15 +88,34 @@ public final class AnswerPane extends VBox {
     }
     Later.afterThePicture(
         () -> {
-          if (how != null && foot.getChildren().isEmpty()) {
+          if (how != null && !foot.getChildren().contains(show)) {
             foot.getChildren().add(show);
           }
         });
   }
 
-  /** Opens or closes the working. */
+  /** The first reasons, and a button for the others where there are more. */
+  private void because(List<String> why) {
+    reasons.getChildren().clear();
+    rest.getChildren().clear();
+    for (String reason : why) {
+      boolean first = reasons.getChildren().size() < SHOWN;
+      (first ? reasons : rest).getChildren().add(Labels.wrapped(reason, "reason"));
+    }
+    int others = rest.getChildren().size();
+    more.setText(others == 1 ? "1 more reason" : others + " more reasons");
+    foot.getChildren().remove(more);
+    if (others > 0) {
+      foot.getChildren().add(0, more);
+      foot.setMinHeight(28);
+    }
+  }
+
+  /** Opens or closes the further reasons and the working. */
   public void toggleWorking() {
-    show.setSelected(!show.isSelected() && how != null);
+    boolean open = !show.isSelected() && !more.isSelected();
+    show.setSelected(open && how != null);
+    more.setSelected(open && !rest.getChildren().isEmpty());
   }
 
   /**

@@ -17,6 +17,7 @@ import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.core.stage.weigh.WhatIf;
 import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.desktop.model.Opened;
+import dev.ambershim.logbook.report.Solved;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.JobHead;
 import dev.ambershim.logbook.store.Logbook;
@@ -56,7 +57,7 @@ class DemoTest {
       assertThat(sorrel.comparison().orElseThrow().verdict()).isEqualTo(Verdict.HELPED);
       // Common practice for paste to liquid metal under the lid at heavy load: 8 to 30 K.
       assertThat(sorrel.comparison().orElseThrow().changeKelvin()).isBetween(-30.0, -8.0);
-      assertThat(Forecast.of(sorrel, Responses.SHARED, SolveWatch.NONE).against(sorrel))
+      assertThat(Forecast.of(sorrel, Solved.SHARED, SolveWatch.NONE).against(sorrel))
           .endsWith("agrees with that.");
       long throttled =
           sorrel.runs().stream()
@@ -98,8 +99,7 @@ class DemoTest {
       return Weighing.of(
           question,
           WhatIf.AS_IT_IS,
-          new Responses()
-              .of(Weighing.situations(question, Notation.METRIC), lanes, SolveWatch.NONE),
+          new Responses(lanes).of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
           Notation.METRIC);
     } finally {
       lanes.shutdown();

@@ -8,7 +8,6 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.build.Detail;
-import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.picture.LadderPicture;
 import dev.ambershim.core.picture.RunChart;
@@ -53,7 +52,7 @@ public record Report(String title, List<Block> blocks) {
       Assessment assessment, Optional<Weighing> weighing, Notation notation, String date) {
     Job job = assessment.job();
     List<Block> blocks = new ArrayList<>();
-    Forecast forecast = Forecast.of(assessment, Responses.SHARED, SolveWatch.NONE);
+    Forecast forecast = Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE);
     ProveAnswer proved = ProveAnswer.of(assessment, Optional.of(forecast));
     blocks.add(new Block.Answer(answer(assessment, proved)));
     blocks.add(

@@ -4,7 +4,6 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
-import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.stage.Assessment;
@@ -93,7 +92,7 @@ public final class ReportFiles {
     }
     node.set(
         "expectation",
-        ResultJson.of(Forecast.of(assessment, Responses.SHARED, SolveWatch.NONE).change()));
+        ResultJson.of(Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE).change()));
     Measured.json(assessment.job()).ifPresent(m -> node.set("measured", m));
     Closed.json(assessment.job()).ifPresent(m -> node.set("closed", m));
     ArrayNode runs = node.putArray("runs");

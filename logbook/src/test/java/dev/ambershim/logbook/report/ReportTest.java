@@ -407,7 +407,7 @@ class ReportTest {
           .contains("Sedge <Q4> & friends")
           .contains("before.csv")
           .contains("batch means")
-          .contains("Lee, Song, Au & Moran")
+          .contains("Gelman et al., Bayesian Data Analysis")
           .contains("60.0 K")
           .contains("Opening a processor ends its warranty");
       assertThat(pdf.getNumberOfPages()).isBetween(2, 6);
@@ -529,7 +529,7 @@ class ReportTest {
     assertThat(node.at("/comparison/change/riseKelvin").asDouble()).isBetween(-12.1, -11.9);
     assertThat(node.at("/comparison/before/runs").asInt()).isEqualTo(1);
     assertThat(node.at("/comparison/before/clockMegahertz").isNull()).isTrue();
-    assertThat(node.at("/expectation/interval/level").asDouble()).isEqualTo(0.9);
+    assertThat(node.at("/expectation/interval/level").asDouble()).isEqualTo(0.8);
     assertThat(node.path("runs")).hasSize(2);
     assertThat(node.at("/runs/0/channels/0/role").asText()).isEqualTo("core temperature");
   }
@@ -589,8 +589,8 @@ class ReportTest {
         Weighing.of(
             question,
             WhatIf.AS_IT_IS,
-            new Responses()
-                .of(Weighing.situations(question, Notation.METRIC), lanes, SolveWatch.NONE),
+            new Responses(lanes)
+                .of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
             Notation.METRIC);
     lanes.shutdown();
     Path html = folder.resolve("weighed.html");

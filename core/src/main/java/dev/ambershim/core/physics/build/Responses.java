@@ -10,9 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.Executor;
 import java.util.concurrent.Future;
+import java.util.concurrent.FutureTask;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
@@ -21,19 +21,6 @@ import java.util.concurrent.atomic.AtomicInteger;
  * executor.
  */
 public final class Responses {
-  /** What this process has solved; windows, commands and reports share it. */
-  public static final Responses SHARED = new Responses();
-
-  /** One for each processor; they end with the process. */
-  private static final ExecutorService LANES =
-      Executors.newFixedThreadPool(
-          Runtime.getRuntime().availableProcessors(),
-          r -> {
-            Thread thread = new Thread(r, "solve");
-            thread.setDaemon(true);
-            return thread;
-          });
-
   private static final int KEPT = 120;
 
   private final Map<Situation, Response> known =
@@ -46,39 +33,45 @@ public final class Responses {
         }
       };
 
+  private final Executor executor;
+
+  /** Solves one after another on the caller's thread. */
+  public Responses() {
+    this(Runnable::run);
+  }
+
   /**
-   * The responses of situations, solved on the threads that the process shares.
+   * Solves on given threads.
    *
-   * @throws CancellationException if the watch says so
-   * @throws dev.ambershim.core.base.Problem {@code stack.…} if a stack cannot be
+   * @param executor works on several situations at a time; the result does not depend on how many
    */
-  public Map<Situation, Response> of(Set<Situation> situations, SolveWatch watch) {
-    return of(situations, LANES, watch);
+  public Responses(Executor executor) {
+    this.executor = executor;
   }
 
   /**
    * The responses of situations.
    *
-   * @param executor works on several at a time; the result does not depend on how many
    * @param watch told the share that is done; asked whether to stop
    * @throws CancellationException if the watch says so
    * @throws dev.ambershim.core.base.Problem {@code stack.…} if a stack cannot be
    */
-  public synchronized Map<Situation, Response> of(
-      Set<Situation> situations, ExecutorService executor, SolveWatch watch) {
+  public synchronized Map<Situation, Response> of(Set<Situation> situations, SolveWatch watch) {
     List<Situation> missing = situations.stream().filter(s -> !known.containsKey(s)).toList();
     AtomicInteger done = new AtomicInteger();
     List<Future<Response>> solving = new ArrayList<>();
     for (Situation situation : missing) {
-      solving.add(
-          executor.submit(
+      FutureTask<Response> task =
+          new FutureTask<>(
               () -> {
                 Response response =
                     Response.of(
                         situation, Team.alone(), new SolveWatch(share -> {}, watch.cancelled()));
                 watch.progress().accept((double) done.incrementAndGet() / missing.size());
                 return response;
-              }));
+              });
+      executor.execute(task);
+      solving.add(task);
     }
     for (int i = 0; i < missing.size(); i++) {
       known.put(missing.get(i), result(solving.get(i)));

@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.dosing;
 
+import dev.ambershim.core.physics.assembly.Room;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
@@ -63,7 +64,7 @@ public record CoatTerms(
 
   /** How warm the metal is, °C. */
   public double warmth() {
-    return celsius == null ? 22 : celsius;
+    return celsius == null ? Room.USUAL_CELSIUS : celsius;
   }
 
   /** Bore of the syringe, mm; a usual one holds one millilitre. */

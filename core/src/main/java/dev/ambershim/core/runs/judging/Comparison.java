@@ -147,10 +147,10 @@ public record Comparison(
   private static String mounts(Difference difference, Notation notation) {
     String scatter = notation.text(difference.mountScatter(), Unit.KELVIN);
     if (!difference.mountsMeasured()) {
-      return "One mount each side: what taking the cooler off and on again changes is unknown, so"
-          + " a standard deviation of "
+      return "One mount each side does not tell how much a new mount changes. A standard"
+          + " deviation of "
           + scatter
-          + " between mounts is taken (common practice; you can change it).";
+          + " is assumed (common practice; you can change it).";
     }
     return "Between mounts the standard deviation is "
         + scatter

@@ -195,8 +195,7 @@ public final class RunAnalyser {
     double length = log.seconds()[tail[tail.length - 1]] - log.seconds()[tail[0]];
     String why = null;
     if (throttledShare > 0.5) {
-      why =
-          "it was throttled for most of its settled part, so its temperature was held by the limit";
+      why = "it was throttled for most of its settled part";
     } else if (Double.isNaN(cut.driftKelvin())) {
       why =
           "it holds only "

@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.Part;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.build.BuildStack;
 import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.build.Situation;
@@ -33,7 +34,6 @@ public record FirstStart(
   /** Share of its full heat that a chip takes while its settings are open; common practice. */
   private static final double IDLE = 0.2;
 
-  private static final double ROOM = 22;
   private static final long CELLS = 2500;
   private static final double AIR_GAP_MICROMETRES = 100;
   private static final double AIR = 0.0263;
@@ -53,7 +53,9 @@ public record FirstStart(
   public static FirstStart of(Job job, SolveWatch watch) {
     StackCase stack =
         BuildStack.likely(
-            new Situation(job.chip(), job.cooler(), job.after()), job.heatWatts() * IDLE, ROOM);
+            new Situation(job.chip(), job.cooler(), job.after()),
+            job.heatWatts() * IDLE,
+            Room.USUAL_CELSIUS);
     int cores = CoreLayout.of(job.chip()).cores().size();
     List<Double> times = new ArrayList<>();
     for (double t : TIMES) {
@@ -144,7 +146,7 @@ public record FirstStart(
             + " after ten seconds and "
             + notation.text(good60, Unit.CELSIUS)
             + " after a minute, from a room of "
-            + notation.text(ROOM, Unit.CELSIUS)
+            + notation.text(Room.USUAL_CELSIUS, Unit.CELSIUS)
             + " at "
             + notation.text(watts, Unit.WATT)
             + ".",

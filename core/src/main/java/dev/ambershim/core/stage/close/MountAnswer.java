@@ -7,6 +7,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.Part;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.build.BuildStack;
 import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.build.Situation;
@@ -46,7 +47,6 @@ public record MountAnswer(
     Finding finding,
     List<String> checks,
     boolean kept) {
-  private static final double USUAL_ROOM = 22;
   private static final int PLACES = 21;
 
   /** A wedge below this is no wedge. */
@@ -223,7 +223,9 @@ public record MountAnswer(
     JointCost cost =
         new JointCost(
             BuildStack.likely(
-                new Situation(job.chip(), job.cooler(), job.after()), job.heatWatts(), USUAL_ROOM),
+                new Situation(job.chip(), job.cooler(), job.after()),
+                job.heatWatts(),
+                Room.USUAL_CELSIUS),
             Part.OUTER,
             CoreLayout.of(job.chip()).cores().size());
     JointCost.Cores level = cost.with(plane(job, w.micrometres(), 0, 0), 1, watch);

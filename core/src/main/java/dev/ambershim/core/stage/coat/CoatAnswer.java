@@ -188,13 +188,11 @@ public record CoatAnswer(
     Drop drop = dose.drop();
     return (several ? capital(dose.place().name()) + ": " : "")
         + notation.fixed(drop.milligrams(coat.alloy(), coat.warmth()), 1)
-        + " mg, "
-        + notation.fixed(drop.travelMillimetres(coat.bore()), 2)
-        + " mm of a plunger of "
+        + " mg, or "
+        + notation.text(1000 * drop.travelMillimetres(coat.bore()), Unit.MICROMETRE)
+        + " of travel in a "
         + notation.text(coat.bore(), Unit.MILLIMETRE)
-        + ", "
-        + coat.measuring().words()
-        + ": "
+        + " syringe: "
         + Math.round(100 * odds.dry())
         + " % risk of dry places, "
         + Math.round(100 * odds.reaches())

@@ -1,5 +1,6 @@
 package dev.ambershim.core.stage.coat;
 
+import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
@@ -8,6 +9,8 @@ import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.spread.PasteAmount;
 import dev.ambershim.core.plan.Doses;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.StageAnswer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,7 +31,8 @@ public record PasteAnswer(
     PasteAmount amount,
     List<Patch> dies,
     String sentence,
-    List<String> reasons) {
+    List<String> reasons)
+    implements StageAnswer {
   /** Copies its lists. */
   public PasteAnswer {
     patterns = List.copyOf(patterns);
@@ -95,9 +99,9 @@ public record PasteAnswer(
     double best = all.stream().mapToDouble(c -> c.cost().meanCelsius()).min().orElse(0);
     double worst = all.stream().mapToDouble(c -> c.cost().meanCelsius()).max().orElse(0);
     reasons.add(
-        "Between the best and the worst pattern of this amount lie "
+        "The best and the worst pattern of this amount are "
             + notation.text(worst - best, Unit.KELVIN)
-            + " in the mean of the cores.");
+            + " apart in the mean of the cores.");
     if (own.end().overflowShare() > 0.4) {
       reasons.add(
           notation.fixed(100 * own.end().overflowShare(), 0)
@@ -110,5 +114,15 @@ public record PasteAnswer(
       reasons.add("Air is shut in over the die: a dot or a line drives it out.");
     }
     return reasons;
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.COAT;
+  }
+
+  @Override
+  public Optional<Finding> finding() {
+    return Optional.empty();
   }
 }

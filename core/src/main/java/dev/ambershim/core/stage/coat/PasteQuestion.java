@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.coat;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.Part;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.build.BuildStack;
 import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.build.Situation;
@@ -32,7 +33,6 @@ public final class PasteQuestion {
   /** Cells along the longer side where patterns are compared. */
   public static final int COMPARED_CELLS = 36;
 
-  private static final double USUAL_ROOM = 22;
   private static final double SECONDS_A_TURN = 2;
 
   private PasteQuestion() {}
@@ -150,7 +150,7 @@ public final class PasteQuestion {
               BuildStack.likely(
                   new Situation(job.chip(), job.cooler(), job.after()),
                   job.heatWatts(),
-                  USUAL_ROOM),
+                  Room.USUAL_CELSIUS),
               Part.OUTER,
               CoreLayout.of(job.chip()).cores().size());
     }

@@ -168,9 +168,9 @@ public final class LapWords {
               + notation.fixed(s.kilopascals(), 0)
               + " kPa on what touches), a quarter turn every "
               + round(s.turnStrokes(), notation)
-              + " strokes");
+              + " strokes.");
     }
-    return String.join("; ", papers) + ".";
+    return String.join(" ", papers);
   }
 
   /**

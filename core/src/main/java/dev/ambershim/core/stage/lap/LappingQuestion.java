@@ -6,6 +6,7 @@ import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.Part;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.build.BuildStack;
 import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.build.Situation;
@@ -27,8 +28,6 @@ import java.util.Optional;
 
 /** A job's probed faces as questions to lapping: the plan, and what it would gain on this chip. */
 public final class LappingQuestion {
-  private static final double USUAL_ROOM = 22;
-
   private LappingQuestion() {}
 
   /** The outline of a face, mm; a lapping plate is as large as it was probed. */
@@ -194,7 +193,9 @@ public final class LappingQuestion {
     JointCost cost =
         new JointCost(
             BuildStack.likely(
-                new Situation(job.chip(), job.cooler(), build), job.heatWatts(), USUAL_ROOM),
+                new Situation(job.chip(), job.cooler(), build),
+                job.heatWatts(),
+                Room.USUAL_CELSIUS),
             inner ? Part.INNER : Part.OUTER,
             CoreLayout.of(job.chip()).cores().size());
     return Optional.of(

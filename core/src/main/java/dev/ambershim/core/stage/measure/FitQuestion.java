@@ -7,6 +7,7 @@ import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.Part;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.build.BuildStack;
 import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.build.Situation;
@@ -25,7 +26,6 @@ import java.util.Optional;
 /** What a resting plate's tilt does to the joint over the bare die, and so to the cores. */
 public final class FitQuestion {
   private static final int PLACES = 33;
-  private static final double USUAL_ROOM = 22;
 
   private FitQuestion() {}
 
@@ -144,7 +144,7 @@ public final class FitQuestion {
     JointCost cost =
         new JointCost(
             BuildStack.likely(
-                new Situation(job.chip(), job.cooler(), bare), job.heatWatts(), USUAL_ROOM),
+                new Situation(job.chip(), job.cooler(), bare), job.heatWatts(), Room.USUAL_CELSIUS),
             Part.OUTER,
             CoreLayout.of(job.chip()).cores().size());
     ThicknessMap.Grid map = (ThicknessMap.Grid) joint(job, fit, film);

@@ -142,11 +142,11 @@ public record MeasureAnswer(
     return t.meanKelvin() < 0.05
         ? range + ", which costs less than " + notation.text(0.05, Unit.KELVIN) + "."
         : range
-            + ", which costs "
+            + ". Against a level plate that costs the mean core "
             + notation.text(t.meanKelvin(), Unit.KELVIN)
-            + " in the mean of the cores and "
+            + ", the spread "
             + notation.text(Math.max(0, t.spreadKelvin()), Unit.KELVIN)
-            + " in their spread, against a level plate that touches.";
+            + ".";
   }
 
   /** What bars or concerns the sheet, a sentence each. */

@@ -66,15 +66,15 @@ public final class ScheduleWords {
                 + (minutes(Duration.between(schedule.asOf(), schedule.begin())) < 5
                     ? "now"
                     : "on " + moment(schedule.begin()))
-                + ", and you are done";
+                + " and finish";
     return begin
         + " on "
         + moment(schedule.likelyEnd())
-        + "; to be careful, reckon with "
+        + ", or by "
         + moment(schedule.cautiousEnd())
-        + " ("
+        + " to be safe. That is "
         + work
-        + ").";
+        + ".";
   }
 
   /** What holds the end up, and how sure it is. */
@@ -89,10 +89,8 @@ public final class ScheduleWords {
             reasons.add(
                 "The longest wait: "
                     + s.step().passes().orElseThrow().what()
-                    + ", "
+                    + ", usually "
                     + Notation.minutes(minutes(waits(s)))
-                    + " as a rule; "
-                    + s.step().passes().orElseThrow().depends()
                     + "."));
     double saved = minutes(Duration.between(schedule.likelyEnd(), schedule.oneByOneEnd()));
     if (saved >= 10) {
@@ -101,6 +99,12 @@ public final class ScheduleWords {
               + Notation.minutes(saved)
               + " later.");
     }
+    longest.ifPresent(
+        s ->
+            reasons.add(
+                "How long that wait takes depends on: "
+                    + s.step().passes().orElseThrow().depends()
+                    + "."));
     reasons.add(
         "The order is the best one for the likely times. The careful end held in nine of ten"
             + " of "

@@ -6,6 +6,7 @@ import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.job.WorkWays;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Phase;
@@ -26,9 +27,6 @@ import java.util.Map;
  * can be judged and know room and power, then those by hand.
  */
 public final class WeighQuestion {
-  /** A usual room, where no reading tells of one. */
-  private static final double USUAL_ROOM = 22;
-
   private WeighQuestion() {}
 
   /** The question of an assessed job, with the hours of each option by a plan. */
@@ -63,7 +61,8 @@ public final class WeighQuestion {
       }
     }
     readings.addAll(job.readings());
-    double room = readings.stream().mapToDouble(Reading::roomCelsius).average().orElse(USUAL_ROOM);
+    double room =
+        readings.stream().mapToDouble(Reading::roomCelsius).average().orElse(Room.USUAL_CELSIUS);
     double heat = readings.stream().mapToDouble(Reading::watts).max().orElse(job.heatWatts());
     return new Question(
         new Situation(job.chip(), job.cooler(), job.before()),

@@ -35,9 +35,9 @@ class ScheduleWordsTest {
 
   @Test
   void nowIsSaidOnlyWhereItIsNow() {
-    assertThat(said(QUICK, WorkLog.EMPTY)).startsWith("Begin now, and you are done on Mon 15 June");
+    assertThat(said(QUICK, WorkLog.EMPTY)).startsWith("Begin now and finish on Mon 15 June");
     WorkLog evenings = WorkLog.EMPTY.withHours(new Hours("18:00", "22:00", List.of(1, 2, 3, 4, 5)));
-    assertThat(said(QUICK, evenings)).startsWith("Begin on Mon 15 June, 18:00, and you are done");
+    assertThat(said(QUICK, evenings)).startsWith("Begin on Mon 15 June, 18:00 and finish");
     WorkLog later = WorkLog.EMPTY.between(NOON.plus(Duration.ofDays(2)), null);
     assertThat(said(QUICK, later)).startsWith("Begin on Wed 17 June, 12:00");
     // An end that was asked for and is kept is not spoken of when a start is given too.
@@ -51,7 +51,11 @@ class ScheduleWordsTest {
     double hands = QUICK.hands().likely();
     assertThat(said(QUICK, WorkLog.EMPTY))
         .endsWith(
-            "(" + QUICK.steps().size() + " steps, " + Notation.minutes(hands) + " at the bench).");
+            "That is "
+                + QUICK.steps().size()
+                + " steps, "
+                + Notation.minutes(hands)
+                + " at the bench.");
     WorkLog log = WorkLog.EMPTY;
     for (PlanStep step : QUICK.steps().subList(0, 3)) {
       log = log.goingTo(step.id(), NOON).done(step.id(), NOON, List.of());
@@ -78,9 +82,10 @@ class ScheduleWordsTest {
     List<String> reasons = words.reasons(schedule(PLAN, WorkLog.EMPTY));
     String cures = Notation.minutes(PLAN.doses().cure().likelyMinutes());
     assertThat(reasons.get(0))
-        .startsWith("The longest wait: the glue cures, " + cures + " as a rule;");
+        .isEqualTo("The longest wait: the glue cures, usually " + cures + ".");
     assertThat(reasons.get(1)).matches("You work on during the waits\\. .* later\\.");
-    assertThat(reasons.get(2)).contains("nine of ten").contains("2000 draws");
+    assertThat(reasons.get(2)).startsWith("How long that wait takes depends on: ");
+    assertThat(reasons.get(3)).contains("nine of ten").contains("2000 draws");
   }
 
   @Test

@@ -30,6 +30,8 @@ import org.junit.jupiter.params.provider.EnumSource;
  * checks only.
  */
 class ForecastTest {
+  private static final Responses SOLVED = new Responses();
+
   private static final Cooler COOLER = Cooler.plain("", 46, 42, 3.2, Material.COPPER, 0.12);
 
   private static Job job(StartingPoint point, Build after, double watts) {
@@ -41,8 +43,7 @@ class ForecastTest {
   }
 
   private static Forecast of(Job job) {
-    return Forecast.of(
-        Assessment.of(job, Map.of(), Notation.METRIC), Responses.SHARED, SolveWatch.NONE);
+    return Forecast.of(Assessment.of(job, Map.of(), Notation.METRIC), SOLVED, SolveWatch.NONE);
   }
 
   /** Weigh and Prove tell one figure for one option. */
@@ -58,7 +59,7 @@ class ForecastTest {
         Weighing.of(
             question,
             WhatIf.AS_IT_IS,
-            Responses.SHARED.of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
+            SOLVED.of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
             Notation.METRIC);
     OptionForecast option = weighing.option(kind);
     Job planned =

@@ -7,22 +7,16 @@ import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.ForkJoinPool;
 
 /** Responses that the tests of this package share: a situation is solved once. */
 final class Solved {
-  private static final Responses RESPONSES = new Responses();
+  private static final Responses RESPONSES = new Responses(new ForkJoinPool(2));
 
   private Solved() {}
 
-  static synchronized Map<Situation, Response> of(Set<Situation> situations) {
-    ExecutorService lanes = Executors.newFixedThreadPool(2);
-    try {
-      return RESPONSES.of(situations, lanes, SolveWatch.NONE);
-    } finally {
-      lanes.shutdown();
-    }
+  static Map<Situation, Response> of(Set<Situation> situations) {
+    return RESPONSES.of(situations, SolveWatch.NONE);
   }
 
   static Response of(Situation situation) {

@@ -455,10 +455,9 @@ class WeighingTest {
     try {
       assertThatThrownBy(
               () ->
-                  new Responses()
+                  new Responses(lanes)
                       .of(
                           Weighing.situations(PASTE, Notation.METRIC),
-                          lanes,
                           new SolveWatch(share -> {}, () -> true)))
           .isInstanceOf(CancellationException.class);
     } finally {

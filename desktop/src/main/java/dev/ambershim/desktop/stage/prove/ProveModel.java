@@ -1,12 +1,12 @@
 package dev.ambershim.desktop.stage.prove;
 
-import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.weigh.Forecast;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.StageWork;
+import dev.ambershim.logbook.report.Solved;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 
@@ -39,7 +39,7 @@ final class ProveModel {
                       : known
                           .map(e -> new Expected(now, e.forecast()))
                           .orElseGet(
-                              () -> new Expected(now, Forecast.of(now, Responses.SHARED, watch)));
+                              () -> new Expected(now, Forecast.of(now, Solved.SHARED, watch)));
             });
     model.assessmentProperty().addListener((o, was, is) -> work.outdated());
   }

@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.dosing.Bar;
+import dev.ambershim.core.plan.ChipState;
 import dev.ambershim.core.plan.Evidence;
 import dev.ambershim.core.plan.Kit;
 import dev.ambershim.core.plan.Mishap;
@@ -29,8 +30,10 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -71,6 +74,13 @@ public final class StepsModel {
       int done,
       String end,
       List<Lesson> lessons) {
+    /** How the chip lies on the bench once this step is done. */
+    public ChipState afterwards() {
+      Set<String> done = new HashSet<>(log.done());
+      done.remove(step.id());
+      return plan.state(done).after(step.change());
+    }
+
     /** Whether everything is done. */
     public boolean finished() {
       return done == plan.steps().size();

@@ -1,6 +1,11 @@
 package dev.ambershim.desktop.stage.steps;
 
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.core.picture.StepPicture;
+import dev.ambershim.core.plan.ChipState;
 import dev.ambershim.core.plan.Evidence;
 import dev.ambershim.core.plan.Hold;
 import dev.ambershim.core.plan.PlanStep;
@@ -50,6 +55,9 @@ public final class StepsView implements StepsScreen {
   /** Body type at the usual size, pixels; everything else is reckoned from it. */
   static final double BODY = 28;
 
+  /** The words take one half of the screen, the pictures the other. */
+  private static final double PICTURE_SHARE = 0.47;
+
   private static final String KEYS = "benchKeys";
 
   private final JobModel shell;
@@ -67,6 +75,8 @@ public final class StepsView implements StepsScreen {
   private final Label keyLine = Labels.wrapped("", "bench-keys");
   private final VBox why = new VBox();
   private final PictureView sketch = new PictureView();
+  private final Label sectionHead = Labels.line("", "bench-quiet");
+  private final PictureView section = new PictureView();
   private final Thumbnails photos;
   private final VBox side = new VBox(14);
   private final EntryLine entry = new EntryLine(root::requestFocus);
@@ -87,9 +97,14 @@ public final class StepsView implements StepsScreen {
     name();
     sketch.setPrefSize(430, 430);
     sketch.setMinSize(300, 260);
-    side.getChildren().addAll(sketch, photos);
+    section.setPrefSize(430, 260);
+    section.setMinSize(300, 200);
+    VBox.setVgrow(sketch, Priority.ALWAYS);
+    VBox.setVgrow(section, Priority.SOMETIMES);
+    side.getChildren().addAll(sketch, sectionHead, section, photos);
     side.setMinWidth(430);
-    side.setMaxWidth(470);
+    side.prefWidthProperty().bind(root.widthProperty().multiply(PICTURE_SHARE));
+    side.maxWidthProperty().bind(side.prefWidthProperty());
     HBox head = new HBox(place, Labels.spring(), end);
     why.getStyleClass().add("bench-why");
     VBox words = new VBox(title, action, caution, check, state, entry, why);
@@ -142,6 +157,8 @@ public final class StepsView implements StepsScreen {
     next.setId("bench-next");
     why.setId("bench-why");
     sketch.setId("bench-sketch");
+    section.setId("bench-section");
+    sectionHead.setId("bench-section-head");
   }
 
   private void size() {
@@ -223,8 +240,8 @@ public final class StepsView implements StepsScreen {
                     (w, h) -> StepPicture.of(s, now.plan().work(), w, h),
                     shell.themeProperty().get().dark()));
     show(sketch, step.sketch().isPresent());
+    refreshSection(now);
     photos.show(now.entry().photos());
-    show(side, step.sketch().isPresent() || !now.entry().photos().isEmpty());
     if (why.isVisible()) {
       fillWhy(now);
     }
@@ -295,6 +312,21 @@ public final class StepsView implements StepsScreen {
       }
     }
     return line.append("   F2  leave   Ctrl+K  pick keys").toString();
+  }
+
+  /** What the chip should look like once the step is done. */
+  private void refreshSection(Shown now) {
+    Job job = shell.jobProperty().get();
+    if (job == null) {
+      return;
+    }
+    ChipState then = now.afterwards();
+    Build build = then.fresh() ? job.after() : job.before();
+    Notation notation = now.plan().notation();
+    sectionHead.setText(now.entry().done() ? "After this step" : "It should look so afterwards");
+    section.show(
+        (w, h) -> SectionPicture.onBench(job.chip(), job.cooler(), build, then, notation, w, h),
+        shell.themeProperty().get().dark());
   }
 
   private void fillWhy(Shown now) {

@@ -3,7 +3,6 @@ package dev.ambershim.desktop.stage.weigh;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.physics.build.Detail;
 import dev.ambershim.core.physics.build.Response;
-import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.Team;
@@ -19,6 +18,7 @@ import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.core.stage.weigh.WhatIf;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Preview;
+import dev.ambershim.logbook.report.Solved;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -167,7 +167,7 @@ public final class WeighModel {
       SolveWatch watch) {
     Question question = WeighQuestion.of(assessment, shell.ownRecord());
     Map<Situation, Response> solved =
-        Responses.SHARED.of(Weighing.situations(question, notation), watch);
+        Solved.SHARED.of(Weighing.situations(question, notation), watch);
     Weighing weighing = Weighing.of(question, load, solved, notation);
     return detailed(
         weighing, picked(weighing, kind), CloseUp.of(weighing, watch).now(Team.alone()), watch);
@@ -182,10 +182,10 @@ public final class WeighModel {
       Shown before) {
     Question question = WeighQuestion.of(assessment, shell.ownRecord());
     Set<Situation> wanted = Weighing.situations(question, notation);
-    if (Responses.SHARED.holds(wanted)) {
+    if (Solved.SHARED.holds(wanted)) {
       return null;
     }
-    return Responses.SHARED
+    return Solved.SHARED
         .near(wanted)
         .map(solved -> Weighing.of(question, load, solved, notation))
         .map(w -> withPictures(w, picked(w, kind), before))
