@@ -51,7 +51,7 @@ class PlainWordsTest {
   private static final int MOST_WORDS = 30;
 
   /** A line of the window's middle at 1280 pixels. */
-  private static final int MOST_LETTERS = 130;
+  private static final int MOST_LETTERS = 112;
 
   private static final Instant NOW = Instant.parse("2026-03-01T08:00:00Z");
 

@@ -65,6 +65,7 @@ class ConductTest extends DesktopTest {
         .anyMatch(n -> n instanceof Labeled l && l.getText().startsWith("Holds: room air"));
     until("it ends", 180, () -> text("live-phase").equals("Ended"));
     assertThat(text("live-settled")).isEqualTo("It went through to its end.");
+    until("it tells its answer", () -> text("live-answer").contains(" above room air"));
     click("live-stop");
     settle();
     assertThat(shown("live-phase")).isFalse();

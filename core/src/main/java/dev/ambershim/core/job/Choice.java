@@ -115,7 +115,7 @@ public record Choice(
     return of(
         "ruinedAt",
         Figures.JOB,
-        "the chip was lost at",
+        "chip lost at",
         new Section<>(Job::ruinedAt, Job::withRuinedAt),
         steps,
         step -> step == null ? NOT_RUINED : step.words());

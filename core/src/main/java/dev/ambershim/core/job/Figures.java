@@ -38,7 +38,7 @@ public final class Figures {
       new Figure(
           "careKelvin",
           JOB,
-          "smallest difference you care about",
+          "smallest change that counts",
           Unit.KELVIN,
           new Range(0, 30),
           new Range(0.5, 5),

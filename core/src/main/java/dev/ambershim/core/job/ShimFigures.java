@@ -22,48 +22,56 @@ public final class ShimFigures {
         of(
             "dieClearanceMillimetres",
             "clear of the die",
+            Unit.MILLIMETRE,
             new Range(0, 5),
             ShimTerms::dieClearanceMillimetres,
             ShimTerms::withDieClearanceMillimetres),
         of(
             "partClearanceMillimetres",
             "clear of parts",
+            Unit.MILLIMETRE,
             new Range(0, 5),
             ShimTerms::partClearanceMillimetres,
             ShimTerms::withPartClearanceMillimetres),
         of(
             "insetMillimetres",
             "inside the substrate's edge",
+            Unit.MILLIMETRE,
             new Range(0, 20),
             ShimTerms::insetMillimetres,
             ShimTerms::withInsetMillimetres),
         of(
             "cornerMillimetres",
             "corner radius",
+            Unit.MILLIMETRE,
             new Range(0, 5),
             ShimTerms::cornerMillimetres,
             ShimTerms::withCornerMillimetres),
         of(
             "kerfMillimetres",
             "kerf of the cut",
+            Unit.MILLIMETRE,
             new Range(0, 2),
             ShimTerms::kerfMillimetres,
             ShimTerms::withKerfMillimetres),
         of(
             "webMillimetres",
             "least width of a bridge",
+            Unit.MILLIMETRE,
             new Range(0.1, 10),
             ShimTerms::webMillimetres,
             ShimTerms::withWebMillimetres),
-        thin(
+        of(
             "rimMicrometres",
             "raised edge",
+            Unit.MICROMETRE,
             new Range(0, 300),
             ShimTerms::rimMicrometres,
             ShimTerms::withRimMicrometres),
-        thin(
+        of(
             "foilMicrometres",
             "foil",
+            Unit.MICROMETRE,
             new Range(10, 3000),
             ShimTerms::foilMicrometres,
             ShimTerms::withFoilMicrometres));
@@ -72,6 +80,7 @@ public final class ShimFigures {
   private static Figure of(
       String name,
       String label,
+      Unit unit,
       Range possible,
       Function<ShimTerms, Double> read,
       BiFunction<ShimTerms, Double, ShimTerms> write) {
@@ -79,22 +88,7 @@ public final class ShimFigures {
         PART + "." + name,
         PART,
         label,
-        Unit.MILLIMETRE,
-        possible,
-        SHIM.may(read, write, s -> read.apply(ShimTerms.USUAL)));
-  }
-
-  private static Figure thin(
-      String name,
-      String label,
-      Range possible,
-      Function<ShimTerms, Double> read,
-      BiFunction<ShimTerms, Double, ShimTerms> write) {
-    return new Figure(
-        PART + "." + name,
-        PART,
-        label,
-        Unit.MICROMETRE,
+        unit,
         possible,
         SHIM.may(read, write, s -> read.apply(ShimTerms.USUAL)));
   }

@@ -132,7 +132,7 @@ class JobTest {
     Choice blade = choice(TermFigures.WORTH, "open with");
     assertThat(blade.read(job)).isEqualTo("a vice tool");
     assertThat(blade.write(job, "a blade").terms().blade()).isTrue();
-    Choice ruined = choice(Figures.JOB, "the chip was lost at");
+    Choice ruined = choice(Figures.JOB, "chip lost at");
     assertThat(ruined.read(job)).isEqualTo("no step");
     Job lost = ruined.write(job, "lapping a die");
     assertThat(lost.ruinedAt()).isEqualTo(Step.LAP_DIE);

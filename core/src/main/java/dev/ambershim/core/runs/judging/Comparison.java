@@ -200,14 +200,7 @@ public record Comparison(
       if (run.unfit().isEmpty()) {
         fit.add(mounted);
       } else {
-        reasons.add(
-            "The run "
-                + side
-                + " in "
-                + run.fileName()
-                + " does not count: "
-                + run.unfit().get()
-                + ".");
+        reasons.add(run.fileName() + " (" + side + ") does not count: " + run.unfit().get() + ".");
       }
       run.disbelieved().forEach(d -> reasons.add(run.fileName() + ": " + d.words()));
       if (run.unfit().isEmpty() && run.throttledSamples() > 0) {

@@ -192,11 +192,11 @@ public record CoatAnswer(
         + notation.text(1000 * drop.travelMillimetres(coat.bore()), Unit.MICROMETRE)
         + " of travel in a "
         + notation.text(coat.bore(), Unit.MILLIMETRE)
-        + " syringe: "
+        + " syringe: risk "
         + Math.round(100 * odds.dry())
-        + " % risk of dry places, "
+        + " % of dry places, "
         + Math.round(100 * odds.reaches())
-        + (dose.runs() ? " % that it runs." : " % that it reaches too far.");
+        + (dose.runs() ? " % of running." : " % of reaching too far.");
   }
 
   private static String capital(String word) {

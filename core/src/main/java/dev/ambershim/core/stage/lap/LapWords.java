@@ -146,7 +146,7 @@ public final class LapWords {
 
   /** What lapping does to the spread between cores. */
   public static String spread(LappingGain gain, Notation notation) {
-    return "Spread between cores "
+    return "Core spread "
         + notation.text(gain.asItIs().spreadKelvin(), Unit.KELVIN)
         + " now, "
         + notation.text(gain.then().spreadKelvin(), Unit.KELVIN)

@@ -142,11 +142,11 @@ public record MeasureAnswer(
     return t.meanKelvin() < 0.05
         ? range + ", which costs less than " + notation.text(0.05, Unit.KELVIN) + "."
         : range
-            + ". Against a level plate that costs the mean core "
+            + ", which costs "
             + notation.text(t.meanKelvin(), Unit.KELVIN)
-            + ", the spread "
+            + " in the mean and "
             + notation.text(Math.max(0, t.spreadKelvin()), Unit.KELVIN)
-            + ".";
+            + " in the spread.";
   }
 
   /** What bars or concerns the sheet, a sentence each. */

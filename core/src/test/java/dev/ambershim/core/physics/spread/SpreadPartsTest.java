@@ -266,7 +266,7 @@ class SpreadPartsTest {
     assertThat(PasteTerms.USUAL.with(PastePattern.CROSS).pattern()).isEqualTo(PastePattern.CROSS);
     // Own strokes without any are no pattern.
     assertThat(PasteTerms.USUAL.with(PastePattern.OWN).pattern()).isNull();
-    PasteTerms own = PasteTerms.USUAL.withStrokes(List.of(PasteStroke.of(0, 0)));
+    PasteTerms own = PasteTerms.USUAL.drawn(List.of(PasteStroke.of(0, 0)));
     assertThat(own.pattern()).isEqualTo(PastePattern.OWN);
     assertThat(PastePattern.TWO_LINES.withArticle()).isEqualTo("two lines");
     assertThat(PastePattern.CROSS.withArticle()).isEqualTo("a cross");

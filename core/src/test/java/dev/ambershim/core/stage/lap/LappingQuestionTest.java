@@ -110,7 +110,7 @@ class LappingQuestionTest {
     LappingGain known = gain(job);
     assertThat(known.interval().low()).isLessThan(known.gain());
     assertThat(known.interval().high()).isGreaterThan(known.gain());
-    assertThat(LapWords.spread(known, Notation.METRIC)).startsWith("Spread between cores");
+    assertThat(LapWords.spread(known, Notation.METRIC)).startsWith("Core spread");
   }
 
   /**

@@ -247,7 +247,7 @@ public final class ConductSheet {
     }
     LiveModel live = new LiveModel(protocol);
     RoomReadings rooms = new RoomReadings(model, roomAtStart);
-    LiveView view = new LiveView(model, live, job.chip(), rooms, shell::closeSheet);
+    LiveView view = new LiveView(model, live, job.chip(), side, rooms, shell::closeSheet);
     live.outcomeProperty()
         .addListener(
             (o, was, is) -> {

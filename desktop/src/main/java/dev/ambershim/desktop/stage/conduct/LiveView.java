@@ -3,17 +3,23 @@ package dev.ambershim.desktop.stage.conduct;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.picture.CoreMapPicture;
 import dev.ambershim.core.runs.protocol.Status;
+import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.baseline.LivePicture;
+import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.sensors.live.ConductedRun;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -36,29 +42,35 @@ final class LiveView extends VBox {
   private final Label hottest = Labels.line("–", "live-figure");
   private final Label rise = Labels.line("–", "live-figure");
   private final Label settled = Labels.wrapped("", "live-words");
+  private final Label answer = Labels.wrapped("", "live-answer");
   private final VBox conditions = new VBox(2);
   private final PictureView course = new PictureView();
   private final PictureView cores = new PictureView();
   private final Button stop = new Button("Stop the run  Space");
+  private final Side side;
   private boolean roomTold;
 
   /**
    * A screen for a run.
    *
+   * @param side the side of the work that it is of
    * @param rooms takes the room at the end
    * @param close puts it away
    */
-  LiveView(JobModel model, LiveModel live, Chip chip, RoomReadings rooms, Runnable close) {
+  LiveView(
+      JobModel model, LiveModel live, Chip chip, Side side, RoomReadings rooms, Runnable close) {
     super(12);
     this.model = model;
     this.live = live;
     this.chip = chip;
     this.close = close;
     this.rooms = rooms;
+    this.side = side;
     phase.setId("live-phase");
     left.setId("live-left");
     hottest.setId("live-hottest");
     settled.setId("live-settled");
+    answer.setId("live-answer");
     conditions.setId("live-conditions");
     stop.setId("live-stop");
     course.setId("live-course");
@@ -70,7 +82,7 @@ final class LiveView extends VBox {
     HBox figures =
         new HBox(
             44, figure("left in all", left), figure("hottest", hottest), figure("over room", rise));
-    VBox words = new VBox(8, settled, conditions);
+    VBox words = new VBox(8, settled, answer, conditions);
     words.setMinWidth(330);
     HBox lower = new HBox(24, words, cores);
     HBox.setHgrow(cores, Priority.ALWAYS);
@@ -102,6 +114,7 @@ final class LiveView extends VBox {
               }
             });
     live.problemProperty().addListener((o, was, is) -> ended(is));
+    model.assessmentProperty().addListener((o, was, is) -> tell(is));
     drawCourse();
   }
 
@@ -186,6 +199,18 @@ final class LiveView extends VBox {
     stop.setDisable(false);
     stop.setText("Back to the runs  Space");
     stop.requestFocus();
+  }
+
+  /** What the run came to, as its stage says it, once it is among the job's runs. */
+  private void tell(Assessment now) {
+    ConductedRun.Outcome over = live.outcomeProperty().get();
+    if (now == null || over == null || over.plateaus().isEmpty()) {
+      return;
+    }
+    answer.setText(
+        side == Side.BEFORE
+            ? BaselineAnswer.of(now).sentence()
+            : ProveAnswer.of(now, Optional.empty()).sentence());
   }
 
   /** The room once more, for a run whose room no sensor tells. */

@@ -111,6 +111,8 @@ public final class StepsView implements StepsScreen {
     words.getStyleClass().add("bench-words");
     ScrollPane scroll = new ScrollPane(words);
     scroll.setFitToWidth(true);
+    // The pictures keep their half; the words wrap in what is left.
+    scroll.setPrefWidth(1);
     scroll.setFocusTraversable(false);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     HBox middle = new HBox(28, scroll, side);
@@ -323,7 +325,8 @@ public final class StepsView implements StepsScreen {
     ChipState then = now.afterwards();
     Build build = then.fresh() ? job.after() : job.before();
     Notation notation = now.plan().notation();
-    sectionHead.setText(now.entry().done() ? "After this step" : "It should look so afterwards");
+    sectionHead.setText(
+        now.entry().done() ? "After this step" : "It should look like this afterwards");
     section.show(
         (w, h) -> SectionPicture.onBench(job.chip(), job.cooler(), build, then, notation, w, h),
         shell.themeProperty().get().dark());
