@@ -69,11 +69,11 @@ public record LidAnswer(
               + terms.kind().words()
               + " over "
               + notation.text(glue.lengthMillimetres(), Unit.MILLIMETRE)
-              + " under the rim; pressed with "
+              + " under the rim; "
               + notation.text(terms.press(), Unit.NEWTON)
-              + " it would get as thin as "
+              + " can press it down to "
               + notation.text(glue.thicknessMicrometres(), Unit.MICROMETRE)
-              + " and "
+              + ", "
               + notation.text(glue.widthMillimetres(), Unit.MILLIMETRE)
               + " wide.");
     }
