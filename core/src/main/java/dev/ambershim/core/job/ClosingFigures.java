@@ -29,7 +29,8 @@ public final class ClosingFigures {
             new Figure.Access(
                 job -> job.closing().beadMillimetres(),
                 (job, v) -> job.withClosing(job.closing().withBeadMillimetres(v)),
-                job -> job.closing().bead(Doses.gluePattern(job.workCase())))),
+                job -> job.closing().bead(Doses.gluePattern(job.workCase())),
+                "")),
         of(
             "ventMillimetres",
             "gap for air",

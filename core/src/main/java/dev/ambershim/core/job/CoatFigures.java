@@ -33,7 +33,8 @@ public final class CoatFigures {
           new Access(
               job -> job.paste().grams(),
               (job, v) -> job.withPaste(job.paste().withGrams(v)),
-              job -> Doses.pasteGrams(job.workCase())));
+              job -> Doses.pasteGrams(job.workCase()),
+              ""));
 
   private CoatFigures() {}
 
@@ -46,7 +47,7 @@ public final class CoatFigures {
             "to the nearest part",
             Unit.MILLIMETRE,
             new Range(0, 100),
-            COAT.may(CoatTerms::partMillimetres, CoatTerms::withPartMillimetres, t -> null)),
+            COAT.found(CoatTerms::partMillimetres, CoatTerms::withPartMillimetres, "as measured")),
         of(
             METAL,
             "boreMillimetres",
@@ -67,10 +68,10 @@ public final class CoatFigures {
             "coats of cover",
             Unit.COUNT,
             new Range(1, 10),
-            COAT.may(
+            COAT.found(
                 t -> t.coats() == null ? null : t.coats().doubleValue(),
                 (t, v) -> t.withCoats(v == null ? null : (Integer) (int) Math.round(v)),
-                t -> null)));
+                "usual")));
   }
 
   /** Paste: amount, then warmth. */

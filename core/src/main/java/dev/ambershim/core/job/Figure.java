@@ -50,11 +50,13 @@ public record Figure(
    * @param write the job with another; null takes it away where it may be missing
    * @param otherwise what is reckoned with where nothing is said, null if that is not known; null
    *     altogether for a figure that must be there
+   * @param empty what an empty box says where what is reckoned with is not known
    */
   public record Access(
       Function<Job, Double> read,
       BiFunction<Job, Double, Job> write,
-      Function<Job, Double> otherwise) {}
+      Function<Job, Double> otherwise,
+      String empty) {}
 
   /** A figure of which everything possible is usual. */
   Figure(String name, String part, String label, Unit unit, Range possible, Access access) {

@@ -43,7 +43,7 @@ public final class HeightFigures {
         label,
         Unit.MILLIMETRE,
         HEIGHT,
-        new Figure.Access(job -> null, (job, v) -> job, null));
+        new Figure.Access(job -> null, (job, v) -> job, null, ""));
   }
 
   /** Where the cooler presses, and how it is held. */

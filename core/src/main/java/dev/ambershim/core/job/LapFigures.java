@@ -2,6 +2,7 @@ package dev.ambershim.core.job;
 
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Figure.Range;
+import dev.ambershim.core.physics.surface.Face;
 import dev.ambershim.core.physics.surface.LapTerms;
 import dev.ambershim.core.physics.surface.Surfaces;
 import java.util.List;
@@ -12,6 +13,9 @@ import java.util.function.Function;
 public final class LapFigures {
   /** The part name. */
   public static final String PART = "lap";
+
+  /** So much may come off a die, mm; common practice. */
+  private static final double DIE_MAY_LOSE = 0.1;
 
   private static final String NAME = "surfaces.terms.";
 
@@ -39,14 +43,17 @@ public final class LapFigures {
             LapTerms::platingMicrometres,
             LapTerms::withPlatingMicrometres,
             LapTerms::plating),
-        of(
-            "floorMillimetres",
+        new Figure(
+            NAME + "floorMillimetres",
+            PART,
             "least thickness to leave",
             Unit.MILLIMETRE,
             new Range(0, 50),
-            LapTerms::floorMillimetres,
-            LapTerms::withFloorMillimetres,
-            t -> null),
+            new Figure.Access(
+                job -> job.surfaces().terms().floorMillimetres(),
+                (job, v) -> TERMS.put().apply(job, job.surfaces().terms().withFloorMillimetres(v)),
+                job -> usualFloor(job, job.surfaces().terms().face()),
+                "")),
         of(
             "newtons",
             "press",
@@ -71,6 +78,15 @@ public final class LapFigures {
             LapTerms::offsetMillimetres,
             LapTerms::withOffsetMillimetres,
             LapTerms::offset));
+  }
+
+  /** Least thickness to leave of a face where nothing is said, mm; common practice. */
+  public static double usualFloor(Job job, Face face) {
+    return switch (face) {
+      case DIE -> job.chip().highestDieMicrometres() / 1000 - DIE_MAY_LOSE;
+      case LAP -> 0;
+      default -> 1;
+    };
   }
 
   private static Figure of(

@@ -24,7 +24,8 @@ public record Section<S>(Function<Job, S> get, BiFunction<Job, S, Job> put) {
     return new Figure.Access(
         job -> read.applyAsDouble(get.apply(job)),
         (job, value) -> put.apply(job, write.apply(get.apply(job), value)),
-        null);
+        null,
+        "");
   }
 
   /**
@@ -37,6 +38,17 @@ public record Section<S>(Function<Job, S> get, BiFunction<Job, S, Job> put) {
     return new Figure.Access(
         job -> read.apply(get.apply(job)),
         (job, value) -> put.apply(job, write.apply(get.apply(job), value)),
-        job -> otherwise.apply(get.apply(job)));
+        job -> otherwise.apply(get.apply(job)),
+        "not known");
+  }
+
+  /**
+   * A figure that may be left empty, and is found another way then.
+   *
+   * @param found how, in a word or two
+   */
+  Figure.Access found(Function<S, Double> read, BiFunction<S, Double, S> write, String found) {
+    Figure.Access access = may(read, write, s -> null);
+    return new Figure.Access(access.read(), access.write(), access.otherwise(), found);
   }
 }

@@ -68,13 +68,13 @@ public final class ShimFigures {
             new Range(0, 300),
             ShimTerms::rimMicrometres,
             ShimTerms::withRimMicrometres),
-        of(
-            "foilMicrometres",
+        new Figure(
+            PART + ".foilMicrometres",
+            PART,
             "foil",
             Unit.MICROMETRE,
             new Range(10, 3000),
-            ShimTerms::foilMicrometres,
-            ShimTerms::withFoilMicrometres));
+            SHIM.found(ShimTerms::foilMicrometres, ShimTerms::withFoilMicrometres, "the best")));
   }
 
   private static Figure of(

@@ -201,7 +201,7 @@ class JobTest {
             Notation.METRIC);
     assertThat(now.baseline().orElseThrow().sentence()).contains("60.0 K above room air");
     assertThat(now.comparison().orElseThrow().sentence()).startsWith("Helped by 12.0 K");
-    assertThat(against(now)).endsWith("The measured change agrees with that.");
+    assertThat(against(now)).endsWith("The measured change agrees.");
     assertThat(now.runs()).hasSize(2);
   }
 
@@ -295,12 +295,29 @@ class JobTest {
             against(
                 Assessment.of(
                     with, Map.of("aa", before, "bb", log("b.csv", 79, 600)), Notation.METRIC)))
-        .contains("It did worse than that");
+        .contains("It did worse; look at the joints");
     assertThat(
             against(
                 Assessment.of(
                     with, Map.of("aa", before, "bb", log("b.csv", 30, 600)), Notation.METRIC)))
-        .contains("It did better than that");
+        .contains("It did better; check");
+  }
+
+  /** About one and a half standard deviations of the forecast are no finding. */
+  @Test
+  void aChangeThatIsALittleLessThanExpectedStillAgrees() {
+    Job with =
+        job.withRun(RunEntry.of(Side.BEFORE, "a.csv", "aa"))
+            .withRun(RunEntry.of(Side.AFTER, "b.csv", "bb"));
+    Assessment now =
+        Assessment.of(
+            with,
+            Map.of("aa", log("a.csv", 80, 600), "bb", log("b.csv", 69.5, 600)),
+            Notation.METRIC);
+    Forecast forecast = Forecast.of(now, SOLVED, SolveWatch.NONE);
+    double measured = now.comparison().orElseThrow().interval().orElseThrow().low();
+    assertThat(measured).isGreaterThan(forecast.change().interval().orElseThrow().high());
+    assertThat(forecast.against(now)).endsWith("The measured change agrees.");
   }
 
   @Test

@@ -159,7 +159,7 @@ class MeasurePicturesTest {
     assertThat(picture.description()).startsWith("Strokes: P400").contains("P1200");
     assertThat(LapWords.plan(plan, Notation.METRIC).sentence())
         .contains("to 5 µm")
-        .contains("strokes in all");
+        .contains("strokes (");
     assertThat(LapWords.notes(plan, 2.295, 4, Notation.METRIC))
         .anyMatch(n -> n.contains("do not lap that far"))
         .anyMatch(n -> n.contains("Press within 5.0 mm"))

@@ -105,6 +105,7 @@ public final class AnswerPane extends VBox {
     int others = rest.getChildren().size();
     more.setText(others == 1 ? "1 more reason" : others + " more reasons");
     foot.getChildren().remove(more);
+    more.setSelected(more.isSelected() && others > 0);
     if (others > 0) {
       foot.getChildren().add(0, more);
       foot.setMinHeight(28);

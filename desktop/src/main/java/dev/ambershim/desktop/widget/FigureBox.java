@@ -72,7 +72,7 @@ public final class FigureBox extends TextField {
             : figure
                 .otherwise(job)
                 .map(usual -> notation.editable(usual, figure.unit()))
-                .orElse(figure.optional() ? "not known" : ""));
+                .orElse(figure.access().empty()));
     unit.setText(notation.symbol(figure.unit()));
     getStyleClass().remove("wrong");
   }

@@ -58,7 +58,7 @@ class DemoTest {
       // Common practice for paste to liquid metal under the lid at heavy load: 8 to 30 K.
       assertThat(sorrel.comparison().orElseThrow().changeKelvin()).isBetween(-30.0, -8.0);
       assertThat(Forecast.of(sorrel, Solved.SHARED, SolveWatch.NONE).against(sorrel))
-          .endsWith("agrees with that.");
+          .endsWith("The measured change agrees.");
       long throttled =
           sorrel.runs().stream()
               .filter(r -> r.analysis().orElseThrow().throttledSamples() > 0)

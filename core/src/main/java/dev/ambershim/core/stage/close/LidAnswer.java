@@ -60,23 +60,9 @@ public record LidAnswer(
                     + " at least, "
                     + Notation.minutes(Math.ceil(cure.safeMinutes()))
                     + " to be safe.");
+    // What is wrong comes first: only the first reasons stand open under the answer.
     List<String> reasons = new ArrayList<>();
     CloseTerms terms = job.closing();
-    if (glue.cubicMillimetres() > 0) {
-      reasons.add(
-          notation.fixed(glue.grams() * 1000, 0)
-              + " mg of "
-              + terms.kind().words()
-              + " over "
-              + notation.text(glue.lengthMillimetres(), Unit.MILLIMETRE)
-              + " under the rim; "
-              + notation.text(terms.press(), Unit.NEWTON)
-              + " can press it down to "
-              + notation.text(glue.thicknessMicrometres(), Unit.MICROMETRE)
-              + ", "
-              + notation.text(glue.widthMillimetres(), Unit.MILLIMETRE)
-              + " wide.");
-    }
     if (!seat.reaches()) {
       reasons.add(
           "The glue stands lower than the gap under the rim, so it does not reach the lid: a thicker"
@@ -98,6 +84,21 @@ public record LidAnswer(
                         + " before its rim touches "
                         + d.what()
                         + "."));
+    if (glue.cubicMillimetres() > 0) {
+      reasons.add(
+          notation.fixed(glue.grams() * 1000, 0)
+              + " mg of "
+              + terms.kind().words()
+              + " over "
+              + notation.text(glue.lengthMillimetres(), Unit.MILLIMETRE)
+              + " under the rim; "
+              + notation.text(terms.press(), Unit.NEWTON)
+              + " can press it down to "
+              + notation.text(glue.thicknessMicrometres(), Unit.MICROMETRE)
+              + ", "
+              + notation.text(glue.widthMillimetres(), Unit.MILLIMETRE)
+              + " wide.");
+    }
     reasons.add(
         "More press makes the film no thinner once a die carries; over a bare die keep it by hand"
             + " and in the middle.");

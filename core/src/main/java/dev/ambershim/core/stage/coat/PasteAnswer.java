@@ -84,6 +84,18 @@ public record PasteAnswer(
     List<String> reasons = new ArrayList<>();
     double density = job.paste().kind().gramsPerCubicCentimetre() / 1000;
     PasteQuestion.Compared own = all.get(0);
+    // What is wrong comes first: only the first reasons stand open under the answer.
+    if (own.end().airOverDieSquareMillimetres() > 1) {
+      reasons.add("Air is shut in over the die: a dot or a line drives it out.");
+    }
+    if (own.end().overflowShare() > 0.4) {
+      reasons.add(
+          notation.fixed(100 * own.end().overflowShare(), 0)
+              + " % is pressed out over the edge: less would do.");
+    }
+    if (own.end().cover() < 0.97) {
+      reasons.add("Corners stay dry. Away from the die that hardly matters.");
+    }
     amount
         .shadowCubicMillimetres()
         .ifPresent(
@@ -102,17 +114,6 @@ public record PasteAnswer(
         "The best and the worst pattern of this amount are "
             + notation.text(worst - best, Unit.KELVIN)
             + " apart in the mean of the cores.");
-    if (own.end().overflowShare() > 0.4) {
-      reasons.add(
-          notation.fixed(100 * own.end().overflowShare(), 0)
-              + " % is pressed out over the edge: less would do.");
-    }
-    if (own.end().cover() < 0.97) {
-      reasons.add("Corners stay dry. Away from the die that hardly matters.");
-    }
-    if (own.end().airOverDieSquareMillimetres() > 1) {
-      reasons.add("Air is shut in over the die: a dot or a line drives it out.");
-    }
     return reasons;
   }
 

@@ -50,7 +50,7 @@ public final class LapWords {
               + notation.text(plan.wholeMicrometres(), Unit.MICROMETRE)
               + " off the highest place, about "
               + round(plan.strokes(), notation)
-              + " strokes in all ("
+              + " strokes ("
               + round(low, notation)
               + " to "
               + round(high, notation)

@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.lap;
 
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.LapFigures;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Die;
@@ -84,14 +85,9 @@ public final class LappingQuestion {
 
   /** Least thickness to leave, mm; common practice where it is not said. */
   public static double floor(Job job, LapTerms terms) {
-    if (terms.floorMillimetres() != null) {
-      return terms.floorMillimetres();
-    }
-    return switch (terms.face()) {
-      case DIE -> job.chip().highestDieMicrometres() / 1000 - 0.1;
-      case LAP -> 0;
-      default -> 1;
-    };
+    return terms.floorMillimetres() != null
+        ? terms.floorMillimetres()
+        : LapFigures.usualFloor(job, terms.face());
   }
 
   /** A face's last probing, judged; empty while there is none. */

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
  * What the work as it is planned should bring: the same conduction, the same readings and the same
@@ -34,6 +35,11 @@ import java.util.Set;
  * @param after the same afterwards
  */
 public record Forecast(Finding change, Optional<Detail> before, Optional<Detail> after) {
+  /** A difference is told where chance alone would show it once in twenty times. */
+  private static final double FAR = 0.95;
+
+  private static final NormalDistribution NORMAL = new NormalDistribution();
+
   /** Loads as near as this count as one load, as a share. */
   private static final double SAME_LOAD = 0.05;
 
@@ -151,7 +157,7 @@ public record Forecast(Finding change, Optional<Detail> before, Optional<Detail>
           + notation.text(likely, Unit.KELVIN)
           + " ("
           + notation.range(interval, Unit.KELVIN)
-          + ")"
+          + " in eight cases of ten)"
           + at;
     }
     Interval size = likely < 0 ? interval.negated() : interval;
@@ -159,7 +165,7 @@ public record Forecast(Finding change, Optional<Detail> before, Optional<Detail>
         + notation.text(Math.abs(likely), Unit.KELVIN)
         + (likely < 0 ? " cooler (" : " hotter (")
         + notation.range(size, Unit.KELVIN)
-        + ")"
+        + " in eight cases of ten)"
         + at;
   }
 
@@ -172,14 +178,28 @@ public record Forecast(Finding change, Optional<Detail> before, Optional<Detail>
     if (measured.isEmpty() || change.interval().isEmpty()) {
       return change.sentence();
     }
+    Interval told = measured.get();
     Interval expected = change.interval().get();
-    if (measured.get().high() < expected.low()) {
-      return change.sentence() + " It did better than that; check that nothing else changed.";
-    }
-    if (measured.get().low() > expected.high()) {
-      return change.sentence() + " It did worse than that; look at the joints again.";
-    }
-    return change.sentence() + " The measured change agrees with that.";
+    double found = assessment.comparison().orElseThrow().changeKelvin();
+    double better = change.value() - found;
+    // Both are in doubt, and not for the same reasons, so their errors add as squares (JCGM 100).
+    double error =
+        Math.hypot(
+            (better > 0 ? change.value() - expected.low() : expected.high() - change.value())
+                / quantile(expected),
+            told.width() / 2 / quantile(told));
+    double apart = better / (error * quantile(new Interval(0, 0, FAR)));
+    String sentence = change.sentence();
+    return apart > 1
+        ? sentence + " It did better; check that nothing else changed."
+        : apart < -1
+            ? sentence + " It did worse; look at the joints again."
+            : sentence + " The measured change agrees.";
+  }
+
+  /** Half the width of a two-sided interval of this level in standard deviations. */
+  private static double quantile(Interval interval) {
+    return NORMAL.inverseCumulativeProbability((1 + interval.level()) / 2);
   }
 
   /** Whether it holds for another assessment too: nothing that it was made of changed. */

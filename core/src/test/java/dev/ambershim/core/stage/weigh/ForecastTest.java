@@ -152,7 +152,8 @@ class ForecastTest {
     StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
     Finding f = change(point, point.afterwards(), 160);
     assertThat(f.sentence())
-        .matches("Expect it to run \\d+\\.\\d K cooler \\(\\d+\\.\\d to \\d+\\.\\d\\) at 160 W\\.");
+        .matches(
+            "Expect it to run \\d+\\.\\d K cooler \\(\\d+\\.\\d to \\d+\\.\\d in eight cases of ten\\) at 160 W\\.");
     assertThat(f.working().inputs()).anyMatch(i -> i.name().equals("inner joint now"));
     assertThat(f.working().limits()).isNotEmpty();
   }
