@@ -176,6 +176,11 @@ public final class BenchCommand implements Callable<Integer> {
   }
 
   private static String solver(ObjectNode node) {
+    ModesBench.Result modes = ModesBench.run();
+    node.put("tenthPercentMilliseconds", modes.tenthPercentMilliseconds());
+    node.put("tenthPercentTrueError", modes.tenthPercentTrueError());
+    node.put("changedJointMillisecondsP95", modes.changedJointMillisecondsP95());
+    node.put("changedJointTrueErrorWorst", modes.changedJointTrueErrorWorst());
     SolverBench.Result result = SolverBench.run();
     node.put("workUnits", result.workUnits());
     node.put("workUnitsAllThreads", result.workUnitsAllThreads());
@@ -187,9 +192,15 @@ public final class BenchCommand implements Callable<Integer> {
     node.put("warmUpdateCells", result.liveCells());
     return String.format(
         Locale.ROOT,
-        "One million cells to 1e-8: %.1f work units on one thread, %.1f on %d (%d iterations).%n"
+        "Eight cores to a tenth of a percent: %.0f ms (true error %.3f %%); one figure changed:"
+            + " %.1f ms at the 95th percentile (%.3f %%).%n"
+            + "Multigrid, one million cells to 1e-8: %.1f work units on one thread, %.1f on %d (%d iterations).%n"
             + "Time grows with the %.3f power of the cells; %.0f bytes a cell.%n"
             + "A changed figure at %d cells: %.0f ms at the 95th percentile.",
+        modes.tenthPercentMilliseconds(),
+        modes.tenthPercentTrueError() * 100,
+        modes.changedJointMillisecondsP95(),
+        modes.changedJointTrueErrorWorst() * 100,
         result.workUnits(),
         result.workUnitsAllThreads(),
         result.threads(),

@@ -9,6 +9,8 @@ import java.util.List;
 
 /** The stack that the solver bench solves: eight cores, paste, lid, paste, cold plate. Invented. */
 final class EightCores {
+  static final double COOLANT_CELSIUS = 25;
+
   private EightCores() {}
 
   /**
@@ -36,7 +38,7 @@ final class EightCores {
             StackLayer.solid("cold plate", 401, new Patch(0, 0, 60, 50), 5000)),
         heat,
         film,
-        25);
+        COOLANT_CELSIUS);
   }
 
   /** The stack as it comes. */

@@ -1,9 +1,9 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.core.physics.conduction.LiveStack;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
-import dev.ambershim.core.physics.conduction.Team;
+import dev.ambershim.core.physics.multigrid.LiveCells;
+import dev.ambershim.core.physics.multigrid.Team;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -68,7 +68,7 @@ public final class SolverBench {
       Units shared = units(team, threads, pool);
       double growth = growth(team);
       double bytes = bytes(team);
-      LiveStack live = new LiveStack(EightCores.stack(), LIVE_CELLS, team);
+      LiveCells live = new LiveCells(EightCores.stack(), LIVE_CELLS, team);
       double p95 = warm(live);
       return new Result(
           threads, alone.ratio, shared.ratio, shared.iterations, growth, bytes, p95, live.cells());
@@ -81,14 +81,14 @@ public final class SolverBench {
 
   private static Units units(Team team, int threads, ExecutorService pool) {
     StackCase stack = EightCores.stack();
-    LiveStack[] kept = new LiveStack[1];
+    LiveCells[] kept = new LiveCells[1];
     int[] iterations = new int[1];
     double[] solutions = new double[ROUNDS];
     double[] sweeps = new double[ROUNDS];
     PlainSweep sweep = null;
     double share = 1;
     for (int i = -WARM_ROUNDS; i < ROUNDS; i++) {
-      kept[0] = new LiveStack(stack, MILLION, team);
+      kept[0] = new LiveCells(stack, MILLION, team);
       double seconds =
           seconds(
               () -> {
@@ -145,7 +145,7 @@ public final class SolverBench {
       double[] times = new double[size > MILLION ? 3 : 7];
       long cells = 0;
       for (int i = 0; i < times.length; i++) {
-        LiveStack live = new LiveStack(stack, size, team);
+        LiveCells live = new LiveCells(stack, size, team);
         cells = live.cells();
         times[i] = seconds(() -> live.update(stack, SolveWatch.NONE).peakCelsius());
       }
@@ -161,7 +161,7 @@ public final class SolverBench {
   /** Everything that is alive while the solver iterates. */
   private static double bytes(Team team) {
     long before = used();
-    LiveStack live = new LiveStack(EightCores.stack(), MILLION, team);
+    LiveCells live = new LiveCells(EightCores.stack(), MILLION, team);
     long[] during = new long[1];
     live.update(
         EightCores.stack(),
@@ -184,7 +184,7 @@ public final class SolverBench {
   }
 
   /** One figure changes at a time, as a slider does. */
-  private static double warm(LiveStack live) {
+  private static double warm(LiveCells live) {
     Random random = new Random(8);
     double[] figures = {50, 6000, 18, 18};
     double[] low = {15, 2000, 5, 0};
@@ -198,7 +198,7 @@ public final class SolverBench {
       figures[which] = Math.min(high[which], Math.max(low[which], moved));
       StackCase stack = EightCores.stack(figures[0], figures[1], figures[2], figures[3]);
       double seconds =
-          seconds(() -> live.update(stack, LiveStack.FOR_A_PICTURE, SolveWatch.NONE).peakCelsius());
+          seconds(() -> live.update(stack, LiveCells.FOR_A_PICTURE, SolveWatch.NONE).peakCelsius());
       if (i >= 0) {
         milliseconds[i] = seconds * 1e3;
       }

@@ -1,9 +1,9 @@
 package dev.ambershim.bench;
 
-import dev.ambershim.core.physics.conduction.LiveStack;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
-import dev.ambershim.core.physics.conduction.Team;
+import dev.ambershim.core.physics.multigrid.LiveCells;
+import dev.ambershim.core.physics.multigrid.Team;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -30,7 +30,7 @@ public class SolverJmh {
   public long cells;
 
   private StackCase stack;
-  private LiveStack live;
+  private LiveCells live;
   private PlainSweep sweep;
   private int turn;
 
@@ -38,7 +38,7 @@ public class SolverJmh {
   @Setup
   public void lay() {
     stack = EightCores.stack();
-    live = new LiveStack(stack, cells, Team.alone());
+    live = new LiveCells(stack, cells, Team.alone());
     int[] shape = live.shape();
     sweep = new PlainSweep(shape[0], shape[1], shape[2]);
     live.update(stack, SolveWatch.NONE);
@@ -54,7 +54,7 @@ public class SolverJmh {
   /** From the stack to a relative residual of 1e-8, with laying the grid. */
   @Benchmark
   public double solution() {
-    return new LiveStack(stack, cells, Team.alone()).update(stack, SolveWatch.NONE).peakCelsius();
+    return new LiveCells(stack, cells, Team.alone()).update(stack, SolveWatch.NONE).peakCelsius();
   }
 
   /** New temperatures after a changed joint. */

@@ -9,7 +9,6 @@ import dev.ambershim.core.physics.build.Detail;
 import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import dev.ambershim.core.physics.conduction.Team;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Terms;
 import dev.ambershim.core.stage.weigh.CloseUp;
@@ -100,10 +99,10 @@ class WeighPicturesTest {
 
   @Test
   void bothMapsShareOneScaleAndTheHotterIsLighter() {
-    Detail now = CloseUp.of(weighing, SolveWatch.NONE).now(Team.alone());
+    Detail now = CloseUp.of(weighing, SolveWatch.NONE).now();
     Detail then =
         CloseUp.of(weighing, SolveWatch.NONE)
-            .then(weighing.option(OptionKind.BARE_LAPPED).option(), Team.alone());
+            .then(weighing.option(OptionKind.BARE_LAPPED).option());
     Picture picture = HeatPicture.of(now, then, "picked", Notation.METRIC, 320, 200);
     List<Mark.Raster> rasters =
         picture.marks().stream()

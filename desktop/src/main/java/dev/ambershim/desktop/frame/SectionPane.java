@@ -251,7 +251,11 @@ final class SectionPane extends VBox {
       box.setValue(choice.read(job));
       box.setDisable(model.readOnly());
       Picks.follow(box, option -> model.choose(choice, option));
-      HBox row = new HBox(Labels.line(choice.label()), Labels.spring(), box);
+      // Where both do not fit the picks are cut, never the name.
+      Label name = Labels.line(choice.label());
+      name.setMinWidth(USE_PREF_SIZE);
+      box.setMinWidth(0);
+      HBox row = new HBox(name, Labels.spring(), box);
       row.getStyleClass().add("field-row");
       editor.getChildren().add(row);
     }

@@ -17,12 +17,12 @@ import java.util.List;
 
 /**
  * A situation as a stack for conduction: dies, inner joint, lid, outer joint, cold plate, and above
- * it a thin slab over the footprint of the fins that carries the film. The lid's rim, the glue and
- * heat into the board are left out. Dies of different height are all as thick as the highest, and
- * the joint over a lower one is thicker by the difference.
+ * it the footprint of the fins, thin and without spreading of its own, that carries the film. The
+ * lid's rim, the glue and heat into the board are left out. Dies of different height are all as
+ * thick as the highest, and the joint over a lower one is thicker by the difference.
  */
 public final class BuildStack {
-  /** Thick enough to be a layer, thin enough not to matter beside any plate. */
+  /** Thin enough not to matter beside any film. */
   private static final double FIN_BASE_MICROMETRES = 150;
 
   private BuildStack() {}
@@ -73,7 +73,7 @@ public final class BuildStack {
     double metal = cooler.material().likelyWattsPerMetreKelvin();
     layers.add(StackLayer.solid(Part.PLATE, metal, plate, cooler.thicknessMillimetres() * 1000));
     layers.add(
-        StackLayer.solid(
+        StackLayer.joint(
             "fins",
             metal,
             new Patch(0, 0, cooler.finnedWidthMillimetres(), cooler.finnedDepthMillimetres()),

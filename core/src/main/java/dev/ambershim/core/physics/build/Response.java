@@ -3,12 +3,11 @@ package dev.ambershim.core.physics.build;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.build.Ladder.Doubt;
-import dev.ambershim.core.physics.conduction.LiveStack;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackSolution;
-import dev.ambershim.core.physics.conduction.Team;
+import dev.ambershim.core.physics.modes.LiveStack;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -26,10 +25,8 @@ public final class Response {
   /** Steps of the logarithm: each figure is halved and doubled. */
   private static final double STEP = Math.log(2);
 
-  /** Finer grids change a typical gain by less than the doubt in any joint. */
-  private static final long CELLS = 10_000;
-
-  private static final long CELLS_BY_CORE = 1_000;
+  /** Discretisation error as a share of the rise: far below the doubt in any joint. */
+  private static final double ERROR = 0.002;
 
   private static final int FIGURES = 4;
 
@@ -70,10 +67,10 @@ public final class Response {
    * @throws dev.ambershim.core.base.Problem {@code stack.…} if the stack cannot be
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
-  public static Response of(Situation at, Team team, SolveWatch watch) {
+  public static Response of(Situation at, SolveWatch watch) {
     CoreLayout layout = CoreLayout.of(at.chip());
     StackCase first = BuildStack.of(at, Doubt.NONE, layout, 1, 0);
-    LiveStack live = new LiveStack(first, cells(layout), team);
+    LiveStack live = new LiveStack(first, ERROR, watch);
     StackSolution likely = live.update(first, watch);
     List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
     Ladder ladder = shadow(at, likely, layout, live.layersOver(dies), 0);
@@ -144,11 +141,11 @@ public final class Response {
 
   /** Temperatures and ladder of a situation at one set of figures. */
   public static Detail detail(
-      Situation at, double[] logs, double watts, double roomCelsius, Team team, SolveWatch watch) {
+      Situation at, double[] logs, double watts, double roomCelsius, SolveWatch watch) {
     CoreLayout layout = CoreLayout.of(at.chip());
     StackCase stack = BuildStack.of(at, doubt(logs), layout, watts, roomCelsius);
-    LiveStack live = new LiveStack(stack, cells(layout), team);
-    StackSolution solved = live.update(stack, LiveStack.FOR_A_PICTURE, watch);
+    LiveStack live = new LiveStack(stack, ERROR, watch);
+    StackSolution solved = live.update(stack, watch);
     List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
     Ladder kelvin = shadow(at, solved, layout, live.layersOver(dies), roomCelsius);
     List<Ladder.Step> steps =
@@ -156,10 +153,6 @@ public final class Response {
             .map(s -> new Ladder.Step(s.name(), s.kelvinPerWatt() / watts))
             .toList();
     return new Detail(solved.map(), new Ladder(steps), watts, solved.peakCelsius());
-  }
-
-  private static long cells(CoreLayout layout) {
-    return CELLS + CELLS_BY_CORE * Math.min(layout.cores().size(), 32);
   }
 
   private static double[] moved(

@@ -1,7 +1,6 @@
 package dev.ambershim.core.physics.build;
 
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import dev.ambershim.core.physics.conduction.Team;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -65,8 +64,7 @@ public final class Responses {
           new FutureTask<>(
               () -> {
                 Response response =
-                    Response.of(
-                        situation, Team.alone(), new SolveWatch(share -> {}, watch.cancelled()));
+                    Response.of(situation, new SolveWatch(share -> {}, watch.cancelled()));
                 watch.progress().accept((double) done.incrementAndGet() / missing.size());
                 return response;
               });

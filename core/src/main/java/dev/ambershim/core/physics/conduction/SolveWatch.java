@@ -25,12 +25,13 @@ public record SolveWatch(DoubleConsumer progress, BooleanSupplier cancelled) {
     }
   }
 
-  void share(double share) {
+  /** Tells the share that is done; what is out of 0 to 1 is brought back. */
+  public void share(double share) {
     progress.accept(Math.min(1, Math.max(0, share)));
   }
 
   /** A watch for a part of the work, from a share to another. */
-  SolveWatch part(double from, double to) {
+  public SolveWatch part(double from, double to) {
     return new SolveWatch(s -> progress.accept(from + (to - from) * s), cancelled);
   }
 }

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Refuses stacks that cannot be, with the layer's name and what to do. */
-final class StackRules {
+public final class StackRules {
   /** Anything larger than this is a slip of units, mm. */
   private static final double WIDEST_MILLIMETRES = 2000;
 
@@ -28,7 +28,7 @@ final class StackRules {
    *
    * @throws Problem {@code stack.…}, naming the layer or the heat
    */
-  static void check(StackCase stack) {
+  public static void check(StackCase stack) {
     if (stack.layers().isEmpty()) {
       throw problem("stack.empty", "layers", "There is no layer.", "Give at least one.");
     }

@@ -81,6 +81,20 @@ public record StackSolution(
     layers = List.copyOf(layers);
   }
 
+  /** The same with another discretisation error, K. */
+  public StackSolution withDiscretisationError(double kelvin) {
+    return new StackSolution(
+        sources,
+        peakCelsius,
+        layers,
+        heatWatts,
+        energyImbalanceRelative,
+        kelvin,
+        cells,
+        iterations,
+        map);
+  }
+
   /** Mean over the sources by area-free count, °C: what a log's mean over cores shows. */
   public double meanOfSourcesCelsius() {
     return sources.stream().mapToDouble(Source::meanCelsius).average().orElse(Double.NaN);

@@ -1,13 +1,12 @@
 package dev.ambershim.core.physics.surface;
 
-import dev.ambershim.core.physics.conduction.LiveStack;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackSolution;
-import dev.ambershim.core.physics.conduction.Team;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
+import dev.ambershim.core.physics.modes.LiveStack;
 import java.util.List;
 import java.util.Optional;
 
@@ -16,8 +15,8 @@ import java.util.Optional;
  * other thickness. One thread at a time.
  */
 public final class JointCost {
-  /** Enough that another joint's difference is right to a few hundredths of a kelvin. */
-  private static final long CELLS = 24_000;
+  /** Discretisation error as a share of the rise. */
+  private static final double ERROR = 0.001;
 
   private static final int PLACES = 41;
 
@@ -58,7 +57,7 @@ public final class JointCost {
       throw new IllegalArgumentException("no layer " + joint);
     }
     layer = found;
-    live = new LiveStack(stack, CELLS, Team.alone());
+    live = new LiveStack(stack, ERROR, SolveWatch.NONE);
   }
 
   /** Over a lower die the joint is thicker by the difference, whatever its shape. */

@@ -11,9 +11,9 @@ import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
-import dev.ambershim.core.physics.conduction.Team;
-import dev.ambershim.core.physics.conduction.TransientSolver;
 import dev.ambershim.core.physics.material.Material;
+import dev.ambershim.core.physics.multigrid.Team;
+import dev.ambershim.core.physics.multigrid.TransientSolver;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -5,7 +5,6 @@ import dev.ambershim.core.physics.build.Ladder;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import dev.ambershim.core.physics.conduction.Team;
 
 /** A weighed situation at its most likely figures after the readings, seen closely. */
 public final class CloseUp {
@@ -29,28 +28,23 @@ public final class CloseUp {
   }
 
   /** The chip as it is, at the asked load. */
-  public Detail now(Team team) {
-    return at(question.now(), unknowns.now(likely), 1, team);
+  public Detail now() {
+    return at(question.now(), unknowns.now(likely), 1);
   }
 
   /** The chip after an option, at the asked load. */
-  public Detail then(Option option, Team team) {
-    return at(option.situation(), unknowns.then(likely, option), option.powerFactor(), team);
+  public Detail then(Option option) {
+    return at(option.situation(), unknowns.then(likely, option), option.powerFactor());
   }
 
-  private Detail at(Situation situation, double[] logs, double powerFactor, Team team) {
+  private Detail at(Situation situation, double[] logs, double powerFactor) {
     double[] fanned = logs.clone();
     fanned[3] += whatIf.coolerLogarithm();
     double watts = question.heatWatts() * whatIf.heat() * powerFactor;
     double heat = unknowns.heat(likely);
     Detail felt =
         Response.detail(
-            situation,
-            fanned,
-            watts * heat,
-            question.roomCelsius() + whatIf.roomKelvin(),
-            team,
-            watch);
+            situation, fanned, watts * heat, question.roomCelsius() + whatIf.roomKelvin(), watch);
     // Figures go by the power reading, as the person knows it.
     Ladder read =
         new Ladder(

@@ -15,7 +15,6 @@ import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import dev.ambershim.core.physics.conduction.Team;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.stage.Assessment;
@@ -65,8 +64,8 @@ public record Forecast(Finding change, Optional<Detail> before, Optional<Detail>
       CloseUp closely = new CloseUp(question, WhatIf.AS_IT_IS, draws.calibration(), watch);
       return new Forecast(
           change(gain, question, assessment.notation()),
-          Optional.of(closely.now(Team.alone())),
-          Optional.of(closely.then(planned, Team.alone())));
+          Optional.of(closely.now()),
+          Optional.of(closely.then(planned)));
     } catch (Problem problem) {
       return new Forecast(unsolved(problem), Optional.empty(), Optional.empty());
     }

@@ -10,13 +10,12 @@ import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.conduction.HeatSource;
-import dev.ambershim.core.physics.conduction.LiveStack;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackSolution;
-import dev.ambershim.core.physics.conduction.SteadySolver;
-import dev.ambershim.core.physics.conduction.Team;
 import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.physics.modes.LiveStack;
+import dev.ambershim.core.physics.modes.SteadySolver;
 import dev.ambershim.core.stage.weigh.CorePattern;
 import java.util.Arrays;
 import java.util.List;
@@ -43,7 +42,7 @@ class ResponseTest {
             ? point.asBought()
             : new Build(false, 0, point.asBought().inner(), Joint.usual(Filling.LIQUID_METAL));
     Situation at = new Situation(point.chip("x"), kind.usual("y", 3.5), build);
-    Response response = Response.of(at, Team.alone(), SolveWatch.NONE);
+    Response response = Response.of(at, SolveWatch.NONE);
     for (double[] logs : FIGURES) {
       StackSolution fine =
           SteadySolver.plain()
@@ -84,8 +83,8 @@ class ResponseTest {
             from.cooler()
                 .withResistanceKelvinPerWatt(1.3 * from.cooler().resistanceKelvinPerWatt()),
             thinner);
-    Response solved = Response.of(to, Team.alone(), SolveWatch.NONE);
-    Response moved = Response.of(from, Team.alone(), SolveWatch.NONE).movedTo(to).orElseThrow();
+    Response solved = Response.of(to, SolveWatch.NONE);
+    Response moved = Response.of(from, SolveWatch.NONE).movedTo(to).orElseThrow();
     for (double[] logs : FIGURES) {
       double[] own = solved.coresAndMeanKelvinPerWatt(logs);
       double[] near = moved.coresAndMeanKelvinPerWatt(logs);
@@ -108,7 +107,7 @@ class ResponseTest {
     StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
     Build build = point.asBought();
     Situation from = new Situation(point.chip("x"), CoolerClass.AIR_TOWER.usual("y", 3.5), build);
-    Response response = Response.of(from, Team.alone(), SolveWatch.NONE);
+    Response response = Response.of(from, SolveWatch.NONE);
     Build far =
         new Build(true, build.glueMicrometres(), thinner(build.inner(), 2.1), build.outer());
     assertThat(response.movedTo(new Situation(from.chip(), from.cooler(), far))).isEmpty();
@@ -133,7 +132,7 @@ class ResponseTest {
         new Situation(point.chip("x"), CoolerClass.LARGE_LOOP.usual("y", 3.5), point.asBought());
     CoreLayout layout = CoreLayout.of(at.chip());
     StackCase even = BuildStack.of(at, Response.doubt(new double[4]), layout, 1, 0);
-    LiveStack live = new LiveStack(even, 60_000, Team.alone());
+    LiveStack live = new LiveStack(even, 0.001, SolveWatch.NONE);
     int cores = layout.cores().size();
     double[] before = apart(live.update(even, SolveWatch.NONE), cores);
     double[] felt = new double[cores];
@@ -150,7 +149,7 @@ class ResponseTest {
     assertThat(Arrays.stream(felt).max().orElseThrow())
         .isGreaterThan(1.1 * Arrays.stream(felt).min().orElseThrow());
     double mean = Arrays.stream(felt).average().orElseThrow();
-    assertThat(Response.of(at, Team.alone(), SolveWatch.NONE).localKelvinPerWatt())
+    assertThat(Response.of(at, SolveWatch.NONE).localKelvinPerWatt())
         .isCloseTo(mean, within(0.03 * mean));
   }
 
@@ -169,7 +168,7 @@ class ResponseTest {
     StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
     Situation at =
         new Situation(point.chip("x"), CoolerClass.LARGE_LOOP.usual("y", 3.5), point.asBought());
-    Response response = Response.of(at, Team.alone(), SolveWatch.NONE);
+    Response response = Response.of(at, SolveWatch.NONE);
     assertThat(response.ladder().totalKelvinPerWatt())
         .isCloseTo(response.meanKelvinPerWatt(new double[4]), within(1e-6));
     assertThat(response.ladder().steps())
@@ -181,7 +180,7 @@ class ResponseTest {
     // Nearly all heat of a die crosses its own joint: paste of 70 µm and 4 W/m·K over 174.8 mm².
     assertThat(response.ladder().steps().get(1).kelvinPerWatt())
         .isCloseTo(70 / 4.0 / 174.8, within(1e-4));
-    Detail detail = Response.detail(at, new double[4], 150, 20, Team.alone(), SolveWatch.NONE);
+    Detail detail = Response.detail(at, new double[4], 150, 20, SolveWatch.NONE);
     assertThat(detail.ladder().totalKelvinPerWatt())
         .isCloseTo(response.ladder().totalKelvinPerWatt(), within(1e-6));
     assertThat(detail.peakCelsius()).isGreaterThan(20 + 150 * detail.ladder().totalKelvinPerWatt());
@@ -231,7 +230,7 @@ class ResponseTest {
     Build build =
         new Build(true, 40, new Joint(Filling.LIQUID_METAL, 60, 20), Joint.usual(Filling.PASTE));
     Situation at = new Situation(stepped, StartingPoint.cooler(), build);
-    Response response = Response.of(at, Team.alone(), SolveWatch.NONE);
+    Response response = Response.of(at, SolveWatch.NONE);
     double[] cores = response.coresKelvinPerWatt(new double[4]);
     double left = Arrays.stream(cores).limit(8).average().orElseThrow();
     double right = Arrays.stream(cores).skip(8).average().orElseThrow();

@@ -7,7 +7,7 @@ package dev.ambershim.core.physics.conduction;
  * &amp; Yovanovich 2003, <i>J. Electron. Packag.</i> 125). Written from the separation of
  * variables, all in SI: the channel spans 0…a, 0…b.
  */
-final class FourierChannel {
+public final class FourierChannel {
   /**
    * A layer from the heated face on.
    *
@@ -15,14 +15,14 @@ final class FourierChannel {
    * @param t m
    * @param joint resistance beyond it, m²·K/W
    */
-  record Layer(double k, double t, double joint) {}
+  public record Layer(double k, double t, double joint) {}
 
   private final double a;
   private final double b;
   private final double film;
   private final Layer[] layers;
 
-  FourierChannel(double a, double b, double film, Layer... layers) {
+  public FourierChannel(double a, double b, double film, Layer... layers) {
     this.a = a;
     this.b = b;
     this.film = film;
@@ -30,7 +30,7 @@ final class FourierChannel {
   }
 
   /** Mean rise of the source (centre x, y; size c × d) over the coolant for one watt. */
-  double meanKelvinPerWatt(double x, double y, double c, double d, int terms) {
+  public double meanKelvinPerWatt(double x, double y, double c, double d, int terms) {
     double sum = 1 / (a * b) * response(0);
     for (int m = 0; m <= terms; m++) {
       for (int n = m == 0 ? 1 : 0; n <= terms; n++) {
@@ -46,7 +46,7 @@ final class FourierChannel {
   }
 
   /** Rise at a point of the heated face for one watt. */
-  double pointKelvinPerWatt(
+  public double pointKelvinPerWatt(
       double px, double py, double x, double y, double c, double d, int terms) {
     double sum = 1 / (a * b) * response(0);
     for (int m = 0; m <= terms; m++) {

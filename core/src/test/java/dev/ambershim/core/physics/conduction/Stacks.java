@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 
 /** Invented stacks for tests. */
-final class Stacks {
+public final class Stacks {
   private Stacks() {}
 
   /** Eight cores under a paste joint, a lid, paste and a cold plate. */
-  static StackCase lidded() {
+  public static StackCase lidded() {
     List<HeatSource> heat = new ArrayList<>();
     for (int i = 0; i < 8; i++) {
       heat.add(

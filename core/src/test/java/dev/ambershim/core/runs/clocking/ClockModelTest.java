@@ -7,7 +7,7 @@ import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
-import dev.ambershim.core.physics.conduction.SteadySolver;
+import dev.ambershim.core.physics.modes.SteadySolver;
 import dev.ambershim.core.stage.prove.Headroom;
 import java.util.ArrayList;
 import java.util.List;

@@ -20,7 +20,6 @@ import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import dev.ambershim.core.physics.conduction.Team;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.plan.Odds;
@@ -434,11 +433,11 @@ class WeighingTest {
     assertThat(windy.riseNowKelvin()).isLessThan(calm.riseNowKelvin() - 3);
     Weighing warm = Solved.weigh(PASTE, new WhatIf(1, 1, 8, 1));
     assertThat(warm.riseNowKelvin()).isEqualTo(calm.riseNowKelvin());
-    Detail cool = CloseUp.of(calm, SolveWatch.NONE).now(Team.alone());
-    Detail hot = CloseUp.of(warm, SolveWatch.NONE).now(Team.alone());
+    Detail cool = CloseUp.of(calm, SolveWatch.NONE).now();
+    Detail hot = CloseUp.of(warm, SolveWatch.NONE).now();
     assertThat(hot.peakCelsius() - cool.peakCelsius()).isCloseTo(8, within(1e-3));
     Option bare = calm.option(OptionKind.BARE).option();
-    Detail then = CloseUp.of(calm, SolveWatch.NONE).then(bare, Team.alone());
+    Detail then = CloseUp.of(calm, SolveWatch.NONE).then(bare);
     assertThat(then.peakCelsius()).isLessThan(cool.peakCelsius());
     assertThat(then.ladder().steps()).extracting(Ladder.Step::name).contains("bare joint");
   }

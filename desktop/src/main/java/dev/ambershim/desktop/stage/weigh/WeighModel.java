@@ -5,7 +5,6 @@ import dev.ambershim.core.physics.build.Detail;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import dev.ambershim.core.physics.conduction.Team;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
@@ -169,8 +168,7 @@ public final class WeighModel {
     Map<Situation, Response> solved =
         Solved.SHARED.of(Weighing.situations(question, notation), watch);
     Weighing weighing = Weighing.of(question, load, solved, notation);
-    return detailed(
-        weighing, picked(weighing, kind), CloseUp.of(weighing, watch).now(Team.alone()), watch);
+    return detailed(weighing, picked(weighing, kind), CloseUp.of(weighing, watch).now(), watch);
   }
 
   /** A weighing from what was solved for other figures; null if all is solved, or too far away. */
@@ -219,7 +217,7 @@ public final class WeighModel {
         picked,
         asItIs,
         option.possible()
-            ? Optional.of(CloseUp.of(weighing, watch).then(option, Team.alone()))
+            ? Optional.of(CloseUp.of(weighing, watch).then(option))
             : Optional.empty());
   }
 

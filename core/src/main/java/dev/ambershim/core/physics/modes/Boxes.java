@@ -1,0 +1,513 @@
+package dev.ambershim.core.physics.modes;
+
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.conduction.HeatSource;
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.StackLayer;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A stack's solids as boxes and where they meet. It holds for as long as footprints, the solids'
+ * thickness and the places of heats stay; joints, maps, conductivities, films and watts are not
+ * part of it.
+ */
+final class Boxes {
+  /** As for the grid of cells: a share of the distance from the heat, at most. */
+  private static final double GROWTH = 2.5;
+
+  private static final double MOST_GROWTH = 0.6;
+
+  /** Modes over the thickness of the lowest solid: the highest falls by e^−6 on its way up. */
+  private static final double MODES_BY_THICKNESS = 2;
+
+  /** How much wider a pattern gets on its way through a solid, in thicknesses. */
+  private static final double SMEAR = 2;
+
+  /** Modes over the finest pattern: the cells over the width of what is heated over this. */
+  private static final double CELLS_BY_DETAIL = 7;
+
+  /**
+   * A lowest solid that is thinner than this share of a cell shows the heats' edges above it, so
+   * they become edges of cells.
+   */
+  private static final double THIN = 0.3;
+
+  private static final double MOST_MODES = 320;
+
+  /** Planes between cells along x, m. */
+  final double[] x;
+
+  /** Planes between cells along y, m. */
+  final double[] y;
+
+  final List<Box> boxes;
+  final List<Contact> contacts;
+
+  /** The lowest solid layer. */
+  final int lowest;
+
+  /** The highest solid layer. */
+  final int highest;
+
+  /** The heats, in the order of the stack. */
+  final List<Spot> spots;
+
+  /** Where each layer lies, by cell. */
+  final boolean[][][] present;
+
+  private final StackCase stack;
+
+  /** The box that each heat is under. */
+  private final int[] boxOf;
+
+  private final Map<List<Integer>, CellModes> known = new HashMap<>();
+  private final Map<Integer, double[][]> nearSymbols = new HashMap<>();
+  private UndersideMap map;
+
+  private Boxes(
+      StackCase stack, double[] x, double[] y, List<List<Extent>> extents, double finest) {
+    this.stack = stack;
+    this.x = x;
+    this.y = y;
+    lowest = solid(stack, true);
+    highest = solid(stack, false);
+    present = footprints(stack, x, y);
+    boxes = new ArrayList<>();
+    for (int l = lowest; l <= highest; l++) {
+      for (Extent e : extents.get(l)) {
+        boxes.add(box(l, e, finest));
+      }
+    }
+    contacts = new ArrayList<>();
+    for (int below = 0; below < boxes.size(); below++) {
+      meet(stack, below);
+    }
+    refuseFloating(stack);
+    List<Patch> heats = stack.heat().stream().map(HeatSource::patch).toList();
+    boxOf = heats.stream().mapToInt(this::boxUnder).toArray();
+    spots = new ArrayList<>();
+    for (int h = 0; h < boxOf.length; h++) {
+      Box box = boxes.get(boxOf[h]);
+      boolean falls = stack.layers().get(box.layer()).fall().isPresent();
+      spots.add(Spot.of(h, heats, boxOf, box, new NearField(box.x(), box.y()), falls));
+    }
+  }
+
+  private int boxUnder(Patch heat) {
+    int found = 0;
+    for (int b = 0; b < boxes.size(); b++) {
+      Box box = boxes.get(b);
+      boolean over =
+          box.layer() == lowest
+              && x[box.left()] <= 1e-3 * heat.xMillimetres()
+              && x[box.right()] >= 1e-3 * heat.xMillimetres()
+              && y[box.low()] <= 1e-3 * heat.yMillimetres()
+              && y[box.high()] >= 1e-3 * heat.yMillimetres();
+      found = over ? b : found;
+    }
+    return found;
+  }
+
+  /** The cells of a rectangle of a layer. */
+  private record Extent(int left, int right, int low, int high) {}
+
+  /**
+   * Lays the boxes.
+   *
+   * @param fine about how wide cells are where heat enters, m, before they are cut in parts
+   * @param parts into how many every cell is cut along each axis
+   * @return empty if a solid's footprint is not made of rectangles apart from each other
+   * @throws Problem {@code stack.floating} if a part has no way to the cooling
+   */
+  static Optional<Boxes> of(StackCase stack, double fine, int parts) {
+    double[] x = planes(stack, fine, parts, true);
+    double[] y = planes(stack, fine, parts, false);
+    boolean[][][] present = footprints(stack, x, y);
+    List<List<Extent>> extents = new ArrayList<>();
+    for (int l = 0; l < present.length; l++) {
+      List<Extent> found = new ArrayList<>();
+      extents.add(found);
+      if (!stack.layers().get(l).crossing() && !rectangles(present[l], found)) {
+        return Optional.empty();
+      }
+    }
+    return Optional.of(new Boxes(stack, x, y, extents, fine / parts));
+  }
+
+  private static int solid(StackCase stack, boolean lowest) {
+    List<StackLayer> layers = stack.layers();
+    int l = lowest ? 0 : layers.size() - 1;
+    while (layers.get(l).crossing()) {
+      l += lowest ? 1 : -1;
+    }
+    return l;
+  }
+
+  private static double[] planes(StackCase stack, double fine, int parts, boolean alongX) {
+    List<Patch> all = new ArrayList<>();
+    stack.layers().forEach(l -> all.addAll(l.patches()));
+    double thin = stack.layers().get(solid(stack, true)).thicknessMicrometres() * 1e-6;
+    if (thin < THIN * fine) {
+      stack.heat().forEach(h -> all.add(h.patch()));
+    }
+    Patch hull = hull(stack);
+    double growth = Math.min(MOST_GROWTH, GROWTH * fine / (hullMetres(stack) / 2));
+    return Planes.of(
+        edges(all, alongX),
+        new Planes.Size(low(hull, alongX), high(hull, alongX), fine, growth),
+        parts);
+  }
+
+  /** The rectangle around all that is heated, or around the lowest layer where nothing is. */
+  private static Patch hull(StackCase stack) {
+    List<Patch> warm = stack.heat().stream().map(HeatSource::patch).toList();
+    StackLayer lowest = stack.layers().get(0);
+    return warm.isEmpty() ? lowest.bounds() : lowest.over(warm).bounds();
+  }
+
+  /** The side of a square as large as what is heated, m. */
+  static double hullMetres(StackCase stack) {
+    Patch hull = hull(stack);
+    return 1e-3 * Math.sqrt(hull.widthMillimetres() * hull.depthMillimetres());
+  }
+
+  /** Low and high edges of patches, m. */
+  static double[] edges(List<Patch> patches, boolean alongX) {
+    double[] edges = new double[2 * patches.size()];
+    for (int i = 0; i < patches.size(); i++) {
+      edges[2 * i] = low(patches.get(i), alongX);
+      edges[2 * i + 1] = high(patches.get(i), alongX);
+    }
+    return edges;
+  }
+
+  static double low(Patch p, boolean alongX) {
+    return 1e-3 * (alongX ? p.leftMillimetres() : p.lowMillimetres());
+  }
+
+  static double high(Patch p, boolean alongX) {
+    return 1e-3 * (alongX ? p.rightMillimetres() : p.highMillimetres());
+  }
+
+  private static boolean[][][] footprints(StackCase stack, double[] x, double[] y) {
+    boolean[][][] present = new boolean[stack.layers().size()][x.length - 1][y.length - 1];
+    for (int l = 0; l < present.length; l++) {
+      for (Patch p : stack.layers().get(l).patches()) {
+        int low = Planes.nearest(y, low(p, false));
+        int high = Planes.nearest(y, high(p, false));
+        for (int i = Planes.nearest(x, low(p, true)); i < Planes.nearest(x, high(p, true)); i++) {
+          Arrays.fill(present[l][i], low, high, true);
+        }
+      }
+    }
+    return present;
+  }
+
+  /** Finds the separate parts of a footprint; false if one is no rectangle. */
+  private static boolean rectangles(boolean[][] present, List<Extent> found) {
+    boolean[][] seen = new boolean[present.length][present[0].length];
+    for (int i = 0; i < present.length; i++) {
+      for (int j = 0; j < present[i].length; j++) {
+        if (!present[i][j] || seen[i][j]) {
+          continue;
+        }
+        int right = i;
+        while (right < present.length && present[right][j]) {
+          right++;
+        }
+        int high = j;
+        while (high < present[i].length && present[i][high]) {
+          high++;
+        }
+        Extent extent = new Extent(i, right, j, high);
+        if (!alone(present, extent)) {
+          return false;
+        }
+        for (int c = i; c < right; c++) {
+          Arrays.fill(seen[c], j, high, true);
+        }
+        found.add(extent);
+      }
+    }
+    return true;
+  }
+
+  /** Whether a rectangle is filled and nothing touches it. */
+  private static boolean alone(boolean[][] present, Extent e) {
+    for (int i = e.left - 1; i <= e.right; i++) {
+      for (int j = e.low - 1; j <= e.high; j++) {
+        boolean inX = i >= e.left && i < e.right;
+        boolean inY = j >= e.low && j < e.high;
+        boolean here =
+            i >= 0 && j >= 0 && i < present.length && j < present[0].length && present[i][j];
+        boolean inside = inX && inY;
+        boolean beside = inX || inY;
+        if (here != inside && beside) {
+          return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  private Box box(int layer, Extent e, double finest) {
+    return new Box(
+        layer,
+        e.left,
+        e.right,
+        e.low,
+        e.high,
+        cosines(layer, x, e.left, e.right, finest),
+        cosines(layer, y, e.low, e.high, finest));
+  }
+
+  /**
+   * The finest pattern of heat that reaches the underside of a solid, m: as wide as the narrowest
+   * heat and then smeared by every solid on the way. The lowest counts as one on its own way.
+   */
+  private double detail(int layer) {
+    double narrowest = hullMetres(stack);
+    for (HeatSource heat : stack.heat()) {
+      double width = Math.min(heat.patch().widthMillimetres(), heat.patch().depthMillimetres());
+      narrowest = Math.min(narrowest, width * 1e-3);
+    }
+    double square = narrowest * narrowest;
+    for (int l = lowest; l <= Math.max(lowest, layer - 1); l++) {
+      StackLayer below = stack.layers().get(l);
+      double smear = below.crossing() ? 0 : SMEAR * below.thicknessMicrometres() * 1e-6;
+      square += smear * smear;
+    }
+    return Math.sqrt(square);
+  }
+
+  /**
+   * As many modes as cells, enough to show the finest pattern, and over the lowest solid so many
+   * that the rest of the heat's pattern dies out on its way up.
+   */
+  private Cosines cosines(int layer, double[] planes, int from, int to, double finest) {
+    double length = planes[to] - planes[from];
+    double wanted = length / detail(layer) * hullMetres(stack) / finest / CELLS_BY_DETAIL;
+    if (layer == lowest) {
+      double thickness = stack.layers().get(layer).thicknessMicrometres() * 1e-6;
+      wanted = Math.max(wanted, MODES_BY_THICKNESS * length / thickness);
+    }
+    int count = Math.max(to - from, (int) Math.ceil(Math.min(MOST_MODES, wanted)));
+    return new Cosines(planes[from], length, count);
+  }
+
+  /** Adds the contacts of a box's top. */
+  private void meet(StackCase stack, int below) {
+    Box lower = boxes.get(below);
+    boolean last = lower.layer() == highest;
+    if (last && filmed(stack)) {
+      return; // its film is part of its compliance
+    }
+    int next = lower.layer() + 1;
+    while (!last && stack.layers().get(next).crossing()) {
+      next++;
+    }
+    if (last) {
+      add(lower, below, Contact.COOLANT, stack.layers().size());
+    }
+    for (int above = 0; above < boxes.size() && !last; above++) {
+      if (boxes.get(above).layer() == next) {
+        add(lower, below, above, next);
+      }
+    }
+  }
+
+  private void add(Box lower, int below, int above, int next) {
+    Box upper = above == Contact.COOLANT ? lower : boxes.get(above);
+    Extent e =
+        new Extent(
+            Math.max(lower.left(), upper.left()),
+            Math.min(lower.right(), upper.right()),
+            Math.max(lower.low(), upper.low()),
+            Math.min(lower.high(), upper.high()));
+    if (e.left >= e.right || e.low >= e.high) {
+      return;
+    }
+    boolean[][] open = new boolean[e.right - e.left][e.high - e.low];
+    double[][] area = new double[open.length][open[0].length];
+    boolean any = false;
+    for (int i = 0; i < open.length; i++) {
+      for (int j = 0; j < open[i].length; j++) {
+        open[i][j] = true;
+        for (int l = lower.layer() + 1; l < next; l++) {
+          open[i][j] &= present[l][e.left + i][e.low + j];
+        }
+        any |= open[i][j];
+        area[i][j] = Planes.width(x, e.left + i) * Planes.width(y, e.low + j);
+      }
+    }
+    if (any) {
+      contacts.add(
+          new Contact(
+              below,
+              above,
+              e.left,
+              e.low,
+              open,
+              area,
+              trace(lower, e),
+              above == Contact.COOLANT ? null : trace(upper, e),
+              modes(x, 0, e.left, e.right),
+              modes(y, 1, e.low, e.high)));
+    }
+  }
+
+  private CellModes modes(double[] planes, int axis, int from, int to) {
+    return known.computeIfAbsent(List.of(axis, from, to), key -> CellModes.of(planes, from, to));
+  }
+
+  private Trace trace(Box box, Extent e) {
+    return new Trace(box.x().means(x, e.left, e.right), box.y().means(y, e.low, e.high));
+  }
+
+  /** Follows the heat back from the coolant. */
+  private void refuseFloating(StackCase stack) {
+    boolean[] reached = new boolean[boxes.size()];
+    ArrayDeque<Integer> open = new ArrayDeque<>();
+    for (int b = 0; b < reached.length; b++) {
+      int box = b;
+      boolean cooled =
+          filmed(stack)
+              ? boxes.get(b).layer() == highest
+              : contacts.stream().anyMatch(c -> c.below() == box && c.above() == Contact.COOLANT);
+      if (cooled) {
+        reached[b] = true;
+        open.add(b);
+      }
+    }
+    while (!open.isEmpty()) {
+      int at = open.pop();
+      for (Contact c : contacts) {
+        int other = c.below() == at ? c.above() : c.above() == at ? c.below() : -1;
+        if (other >= 0 && !reached[other]) {
+          reached[other] = true;
+          open.add(other);
+        }
+      }
+    }
+    for (int b = 0; b < reached.length; b++) {
+      if (!reached[b]) {
+        Box box = boxes.get(b);
+        throw floating(stack.layers().get(box.layer()), box.left(), box.low());
+      }
+    }
+    for (HeatSource h : stack.heat()) {
+      refuseUnder(stack, h.patch());
+    }
+  }
+
+  /** Heat that enters below a joint must have the joint and the solid above it. */
+  private void refuseUnder(StackCase stack, Patch heat) {
+    for (int i = 0; i < present[0].length; i++) {
+      for (int j = 0; j < present[0][i].length; j++) {
+        boolean under =
+            x[i] < high(heat, true) - 1e-9
+                && x[i + 1] > low(heat, true) + 1e-9
+                && y[j] < high(heat, false) - 1e-9
+                && y[j + 1] > low(heat, false) + 1e-9;
+        for (int l = 0; l <= lowest && under; l++) {
+          if (!present[l][i][j]) {
+            throw floating(stack.layers().get(0), i, j);
+          }
+        }
+      }
+    }
+  }
+
+  private Problem floating(StackLayer layer, int column, int row) {
+    return new Problem(
+        "stack.floating",
+        Place.field("layer \"" + layer.name() + "\""),
+        String.format(
+            Locale.ROOT,
+            "It floats free near %.2f, %.2f mm: from there no layer leads to the cooled top.",
+            (x[column] + x[column + 1]) * 0.5e3,
+            (y[row] + y[row + 1]) * 0.5e3),
+        "Let every part of it lie under or over a part of its neighbour.");
+  }
+
+  /** Whether the film lies on the highest solid itself, and so is part of its answer. */
+  boolean filmed(StackCase stack) {
+    return highest == stack.layers().size() - 1;
+  }
+
+  /** Mean of each mode over each of a box's columns. */
+  double[][] wholeX(int box) {
+    Box own = boxes.get(box);
+    return own.x().means(x, own.left(), own.right());
+  }
+
+  /** Mean of each mode over each of a box's rows. */
+  double[][] wholeY(int box) {
+    Box own = boxes.get(box);
+    return own.y().means(y, own.low(), own.high());
+  }
+
+  /** The sum of a face's values times its cells' areas. */
+  double sumOverArea(Box box, double[][] values) {
+    double sum = 0;
+    for (int i = 0; i < values.length; i++) {
+      for (int j = 0; j < values[i].length; j++) {
+        sum += values[i][j] * Planes.width(x, box.left() + i) * Planes.width(y, box.low() + j);
+      }
+    }
+    return sum;
+  }
+
+  /** What the short part of a box's answer to heat takes from its modes, m. */
+  double[][] nearSymbol(int box) {
+    return nearSymbols.computeIfAbsent(
+        box,
+        b -> {
+          Box own = boxes.get(b);
+          double[] lx = own.x().eigenvalues();
+          double[] ly = own.y().eigenvalues();
+          NearField field = new NearField(own.x(), own.y());
+          double[][] all = own.modes();
+          for (int p = 0; p < lx.length; p++) {
+            for (int q = 0; q < ly.length; q++) {
+              all[p][q] = field.symbol(lx[p] + ly[q]);
+            }
+          }
+          return all;
+        });
+  }
+
+  /** Places on a box's underside. */
+  Spot.Places places(
+      int box, List<NearField.Span> columns, List<NearField.Span> rows, List<Patch> heats) {
+    Box own = boxes.get(box);
+    NearField field = new NearField(own.x(), own.y());
+    return Spot.Places.of(own, box, field, columns, rows, heats, boxOf);
+  }
+
+  /** The cells of the underside's map; laid when it is first asked for. */
+  UndersideMap map() {
+    if (map == null) {
+      map = UndersideMap.of(stack, this);
+    }
+    return map;
+  }
+
+  /** Cells of all contacts. */
+  long cells() {
+    long sum = 0;
+    for (Contact c : contacts) {
+      sum += (long) c.columns() * c.rows();
+    }
+    return sum;
+  }
+}

@@ -1,0 +1,67 @@
+package dev.ambershim.core.physics.modes;
+
+/**
+ * Where a box's top meets the box above it, or the coolant: a rectangle of cells, through some or
+ * all of which heat goes straight up.
+ *
+ * @param below the lower box, as an index
+ * @param above the upper box, or {@link #COOLANT}
+ * @param left first cell along x
+ * @param low first cell along y
+ * @param open through which cells heat goes, by x and y
+ * @param area of the cells, m²
+ * @param belowTrace the cells on the lower box's top
+ * @param aboveTrace the cells on the upper box's underside; null for the coolant
+ * @param x modes of the rectangle's own columns, for the preconditioner
+ * @param y modes of its rows
+ */
+record Contact(
+    int below,
+    int above,
+    int left,
+    int low,
+    boolean[][] open,
+    double[][] area,
+    Trace belowTrace,
+    Trace aboveTrace,
+    CellModes x,
+    CellModes y) {
+  static final int COOLANT = -1;
+
+  boolean cooled() {
+    return above == COOLANT;
+  }
+
+  int columns() {
+    return open.length;
+  }
+
+  int rows() {
+    return open[0].length;
+  }
+
+  /** An array for its cells. */
+  double[][] cells() {
+    return new double[columns()][rows()];
+  }
+
+  /** Multiplies by the cells' areas; where nothing is open nothing is left. */
+  void weigh(double[][] values) {
+    for (int i = 0; i < values.length; i++) {
+      for (int j = 0; j < values[i].length; j++) {
+        values[i][j] *= open[i][j] ? area[i][j] : 0;
+      }
+    }
+  }
+
+  /** Sets what is not open to nothing. */
+  void mask(double[][] values) {
+    for (int i = 0; i < values.length; i++) {
+      for (int j = 0; j < values[i].length; j++) {
+        if (!open[i][j]) {
+          values[i][j] = 0;
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,271 @@
+package dev.ambershim.core.physics.modes;
+
+import dev.ambershim.core.physics.conduction.HeatSource;
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.StackSolution;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.DecompositionSolver;
+import org.hipparchus.linear.LUDecomposition;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+
+/**
+ * A stack on grids that differ only in how often every cell is cut, and what they show together.
+ */
+final class Grids {
+  /** Into how many parts the cells of each grid are cut along each axis. */
+  private static final int[] PARTS = {2, 3, 4};
+
+  /** On the difference of two extrapolations. */
+  private static final double SAFETY = 1.25;
+
+  /** Of the distance from the finest grid to the extrapolation. */
+  private static final double REACH_SHARE = 0.15;
+
+  /** Of the rise: rounding and residual together stay below. */
+  private static final double FLOOR = 1e-6;
+
+  private static final double TOLERANCE = 1e-7;
+  private static final double TIGHT = 1e-11;
+  private static final int MOST_ROUNDS = 60;
+
+  /** Leakage beyond this temperature has no balance, °C. */
+  private static final double LOST_CELSIUS = 3000;
+
+  private final List<SteadyBoxes> live = new ArrayList<>();
+  private final List<BoxField> fields = new ArrayList<>();
+  private final int[] parts;
+
+  /**
+   * Lays the grids.
+   *
+   * @param fine width of cells where heat enters before they are cut, m
+   */
+  Grids(StackCase stack, double fine) {
+    this(stack, fine, PARTS);
+  }
+
+  /** With other parts, the finer pair last. */
+  Grids(StackCase stack, double fine, int... parts) {
+    for (int part : parts) {
+      live.add(new SteadyBoxes(Boxes.of(stack, fine, part).orElseThrow()));
+    }
+    this.parts = parts.clone();
+  }
+
+  /** About how many contact cells the finest grid would have. */
+  static long estimate(StackCase stack, double fine) {
+    int most = PARTS[PARTS.length - 1];
+    return Boxes.of(stack, fine, 1).orElseThrow().cells() * most * most;
+  }
+
+  /**
+   * Solves on all grids.
+   *
+   * @throws dev.ambershim.core.base.Problem {@code stack.runaway}
+   */
+  void solve(StackCase stack, SolveWatch watch) {
+    fields.clear();
+    for (int g = 0; g < live.size(); g++) {
+      BoxField field = balanced(live.get(g), stack, watch);
+      if (!field.rises().found()) {
+        throw SteadySolver.runaway(stack);
+      }
+      fields.add(field);
+      watch.share((g + 1.0) / live.size());
+    }
+  }
+
+  /** The temperatures on the finest grid. */
+  private BoxField finest() {
+    if (fields.isEmpty()) {
+      throw new IllegalStateException("nothing is solved yet");
+    }
+    return fields.get(fields.size() - 1);
+  }
+
+  private double extrapolated(int finer, double coarse, double fine) {
+    double p = parts[finer - 1];
+    double q = parts[finer];
+    return fine + (fine - coarse) * p * p / (q * q - p * p);
+  }
+
+  /** What the two finest grids show together. */
+  private double extrapolated(double coarse, double fine) {
+    return extrapolated(parts.length - 1, coarse, fine);
+  }
+
+  /**
+   * How far an extrapolation may be off: by its step from the one before, which once in a while is
+   * small by chance, and so by a part of its own reach at least.
+   */
+  private static double doubt(double before, double extrapolated, double finest) {
+    return Math.max(Math.abs(extrapolated - before), REACH_SHARE * Math.abs(extrapolated - finest));
+  }
+
+  /** Everything that is told of a solution. */
+  StackSolution solution() {
+    List<List<StackSolution.Source>> sources = fields.stream().map(BoxField::sources).toList();
+    int last = fields.size() - 1;
+    List<StackSolution.Source> told = new ArrayList<>();
+    double error = 0;
+    double peak = finest().stack().coolantCelsius();
+    for (int s = 0; s < sources.get(last).size(); s++) {
+      StackSolution.Source c = sources.get(last - 1).get(s);
+      StackSolution.Source f = sources.get(last).get(s);
+      double mean = extrapolated(c.meanCelsius(), f.meanCelsius());
+      double high = extrapolated(c.peakCelsius(), f.peakCelsius());
+      told.add(new StackSolution.Source(f.name(), f.watts(), mean, high));
+      peak = Math.max(peak, high);
+      if (last > 1) {
+        StackSolution.Source b = sources.get(last - 2).get(s);
+        double before = extrapolated(last - 1, b.meanCelsius(), c.meanCelsius());
+        double beforeHigh = extrapolated(last - 1, b.peakCelsius(), c.peakCelsius());
+        error = Math.max(error, doubt(before, mean, f.meanCelsius()));
+        error = Math.max(error, doubt(beforeHigh, high, f.peakCelsius()));
+      }
+    }
+    double in = finest().wattsOfAll();
+    double rise = peak - finest().stack().coolantCelsius();
+    return new StackSolution(
+        told,
+        peak,
+        layers(fields.get(last - 1).layers(), finest().layers()),
+        in,
+        in == 0 ? 0 : (in - finest().leaving()) / in,
+        last > 1 ? SAFETY * error + FLOOR * rise : Double.NaN,
+        finest().boxes().cells(),
+        live.get(last).steps(),
+        finest().map());
+  }
+
+  /** Faces of two grids as one. */
+  private List<StackSolution.Layer> layers(
+      List<StackSolution.Layer> coarse, List<StackSolution.Layer> fine) {
+    List<StackSolution.Layer> all = new ArrayList<>();
+    for (int l = 0; l < fine.size(); l++) {
+      StackSolution.Layer c = coarse.get(l);
+      StackSolution.Layer f = fine.get(l);
+      all.add(
+          new StackSolution.Layer(
+              f.name(),
+              extrapolated(c.bottomMeanCelsius(), f.bottomMeanCelsius()),
+              extrapolated(c.topMeanCelsius(), f.topMeanCelsius())));
+    }
+    return all;
+  }
+
+  /** Mean temperatures of the layers' faces over patches, °C. */
+  List<StackSolution.Layer> layersOver(List<Patch> patches) {
+    BoxField fine = finest();
+    return layers(fields.get(fields.size() - 2).layersOver(patches), fine.layersOver(patches));
+  }
+
+  /**
+   * The field in which every source's leakage fits its temperature. How much each source warms each
+   * is taken once; Newton from below then reaches the lowest balance if there is one, as leakage
+   * grows and bends upwards.
+   */
+  private static BoxField balanced(SteadyBoxes live, StackCase stack, SolveWatch watch) {
+    List<HeatSource> heat = stack.heat();
+    double[] plain = heat.stream().mapToDouble(HeatSource::watts).toArray();
+    if (heat.stream().allMatch(h -> h.leakage().isEmpty())) {
+      return live.solve(stack, plain, TOLERANCE, watch);
+    }
+    BoxField field = live.solve(stack, plain, TIGHT, watch);
+    if (!field.rises().found()) {
+      return field;
+    }
+    RealMatrix warms = warms(live, stack, field, watch);
+    double[] power = plain;
+    for (int round = 0; round < MOST_ROUNDS; round++) {
+      double[] next = balance(stack, warms, field.meansCelsius(), power, plain);
+      double change = 0;
+      for (int s = 0; s < next.length; s++) {
+        change = Math.max(change, Math.abs(next[s] - power[s]));
+      }
+      power = next;
+      if (change <= 1e-9 * Arrays.stream(power).sum()) {
+        return field;
+      }
+      field = live.solve(stack, power, TIGHT, watch);
+      if (!field.rises().found()) {
+        return field;
+      }
+    }
+    throw SteadySolver.runaway(stack);
+  }
+
+  /** How much a watt of each source warms each, K/W. */
+  private static RealMatrix warms(
+      SteadyBoxes live, StackCase stack, BoxField field, SolveWatch watch) {
+    int n = stack.heat().size();
+    RealMatrix warms = MatrixUtils.createRealMatrix(n, n);
+    double[] base = field.meansCelsius();
+    for (int s = 0; s < n; s++) {
+      if (stack.heat().get(s).leakage().isEmpty()) {
+        continue;
+      }
+      double[] more = field.watts().clone();
+      more[s] += 1;
+      double[] warmer = live.solve(stack, more, TIGHT, watch).meansCelsius();
+      for (int r = 0; r < n; r++) {
+        warms.setEntry(r, s, warmer[r] - base[r]);
+      }
+    }
+    return warms;
+  }
+
+  /** The powers at which leakage and temperature agree, if temperatures go straight from here. */
+  private static double[] balance(
+      StackCase stack, RealMatrix warms, double[] here, double[] powerHere, double[] plain) {
+    List<HeatSource> heat = stack.heat();
+    int n = here.length;
+    double[] celsius = here.clone();
+    for (int round = 0; round < 200; round++) {
+      double[] more = new double[n];
+      RealMatrix slope = MatrixUtils.createRealIdentityMatrix(n);
+      for (int s = 0; s < n; s++) {
+        more[s] = plain[s] - powerHere[s];
+        if (heat.get(s).leakage().isPresent()) {
+          HeatSource.Leakage leak = heat.get(s).leakage().get();
+          more[s] += leak.at(celsius[s]);
+          for (int r = 0; r < n; r++) {
+            slope.addToEntry(r, s, -warms.getEntry(r, s) * leak.slope(celsius[s]));
+          }
+        }
+      }
+      double[] missing = warms.operate(more);
+      for (int s = 0; s < n; s++) {
+        missing[s] += here[s] - celsius[s];
+      }
+      DecompositionSolver split = new LUDecomposition(slope).getSolver();
+      if (!split.isNonSingular()) {
+        throw SteadySolver.runaway(stack);
+      }
+      double[] step = split.solve(new ArrayRealVector(missing)).toArray();
+      double most = 0;
+      for (int s = 0; s < n; s++) {
+        celsius[s] += step[s];
+        most = Math.max(most, Math.abs(step[s]));
+        if (!(celsius[s] < LOST_CELSIUS && celsius[s] > -LOST_CELSIUS)) {
+          throw SteadySolver.runaway(stack);
+        }
+      }
+      if (most < 1e-10) {
+        double[] power = plain.clone();
+        for (int s = 0; s < n; s++) {
+          double at = celsius[s];
+          power[s] += heat.get(s).leakage().map(l -> l.at(at)).orElse(0.0);
+        }
+        return power;
+      }
+    }
+    throw SteadySolver.runaway(stack);
+  }
+}

@@ -1,0 +1,119 @@
+package dev.ambershim.core.physics.modes;
+
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.StackRules;
+import dev.ambershim.core.physics.conduction.StackSolution;
+import dev.ambershim.core.physics.multigrid.LiveCells;
+import dev.ambershim.core.physics.multigrid.Team;
+import java.util.List;
+
+/**
+ * A stack that is solved again and again as figures change. What the change leaves as it was
+ * (grids, modes, the answers of solids) is kept, and each solution starts from the fluxes of the
+ * one before. Used by one thread at a time.
+ */
+public final class LiveStack {
+  /** Cells over the width of what is heated, and by how much they shrink until they do. */
+  private static final double FIRST_WIDTH = 7;
+
+  private static final double GROWTH = 1.4;
+  private static final int MOST_GRIDS = 6;
+
+  /** For stacks that are not made of boxes. */
+  private static final long CELLS = 20_000;
+
+  private StackCase stack;
+  private final LiveCells cells;
+  private final Grids grids;
+
+  /** Of the rise, on the stack that the grids were laid for. */
+  private final double error;
+
+  /**
+   * Lays grids on which the stack's discretisation error stays below a share of the rise.
+   *
+   * @param share such as 0.001
+   * @throws dev.ambershim.core.base.Problem {@code stack.…} if the stack cannot be
+   * @throws java.util.concurrent.CancellationException if the watch says so
+   */
+  public LiveStack(StackCase stack, double share, SolveWatch watch) {
+    StackRules.check(stack);
+    this.stack = stack;
+    if (!SteadySolver.madeOfBoxes(stack)) {
+      cells = new LiveCells(stack, CELLS, Team.alone());
+      grids = null;
+      error = Double.NaN;
+      return;
+    }
+    cells = null;
+    StackCase heated = evenlyHeated(stack);
+    double fine = SteadySolver.width(stack) / FIRST_WIDTH;
+    double told = Double.NaN;
+    for (int grid = 0; grid < MOST_GRIDS; grid++) {
+      StackSolution found = SteadySolver.on(heated, fine, watch).solution();
+      told = found.discretisationErrorKelvin() / (found.peakCelsius() - stack.coolantCelsius());
+      if (!(told > share)) {
+        break;
+      }
+      fine /= GROWTH;
+    }
+    error = told;
+    grids = new Grids(stack, fine, 2, 3);
+  }
+
+  /**
+   * The stack with the same heat on every square millimetre that is heated, so that none is cold.
+   */
+  private static StackCase evenlyHeated(StackCase stack) {
+    return stack.withWatts(
+        stack.heat().stream()
+            .mapToDouble(h -> h.patch().widthMillimetres() * h.patch().depthMillimetres())
+            .toArray());
+  }
+
+  /** The discretisation error that the grids were laid for, as a share of the rise. */
+  public double errorShare() {
+    return error;
+  }
+
+  /**
+   * The temperatures of a changed stack. Layers must keep their footprints, solids their thickness
+   * and sources their places.
+   *
+   * @return a solution whose discretisation error is {@link #errorShare} of its rise
+   * @throws dev.ambershim.core.base.Problem {@code stack.…} if the stack cannot be
+   * @throws IllegalArgumentException if the geometry changed
+   * @throws java.util.concurrent.CancellationException if the watch says so
+   */
+  public StackSolution update(StackCase changed, SolveWatch watch) {
+    if (!sameGeometry(stack, changed)) {
+      throw new IllegalArgumentException("the geometry changed; lay new grids");
+    }
+    StackRules.check(changed);
+    stack = changed;
+    if (cells != null) {
+      return cells.update(changed, watch);
+    }
+    grids.solve(changed, watch);
+    StackSolution found = grids.solution();
+    double rise = found.peakCelsius() - changed.coolantCelsius();
+    return found.withDiscretisationError(error * rise);
+  }
+
+  /**
+   * Mean temperatures of each layer's faces in the shadow of some patches, °C, in the latest
+   * solution; not a number for a layer that does not lie over them.
+   *
+   * @throws IllegalStateException before the first solution
+   */
+  public List<StackSolution.Layer> layersOver(List<Patch> patches) {
+    return cells != null ? cells.layersOver(patches) : grids.layersOver(patches);
+  }
+
+  /** Whether a stack can be solved on another's grids. */
+  public static boolean sameGeometry(StackCase a, StackCase b) {
+    return LiveCells.sameGeometry(a, b);
+  }
+}

@@ -1,0 +1,135 @@
+package dev.ambershim.core.physics.modes;
+
+import dev.ambershim.core.physics.conduction.Patch;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
+import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+import org.hipparchus.special.Erf;
+
+/**
+ * What heats do close by. At high wave numbers μ a face answers as a half-space's does, 1/(kμ), and
+ * a series of modes creeps there. As Ewald did (1921, <i>Ann. Phys.</i> 369, 253), 1/μ is split in
+ * erf(μτ)/μ, which is short in space, and the rest, which is short in modes. The short part is the
+ * integral 2/√π ∫ exp(−μ²t²) dt from 0 to τ, and exp(−μ²t²) spreads a rectangle's heat as a product
+ * of error functions, so places and means follow by quadrature over t. Walls mirror.
+ */
+final class NearField {
+  /** erf(μτ) differs from one by less than 1e-5 at the highest mode. */
+  private static final double REACH = 3.15;
+
+  private static final GaussIntegrator GAUSS = new GaussIntegratorFactory().legendre(8, 0, 1);
+
+  /** Widths of the spread kernel after which a part in 10⁹ is left. */
+  private static final double FAR = 9;
+
+  private final Cosines x;
+  private final Cosines y;
+  private final double tau;
+
+  NearField(Cosines x, Cosines y) {
+    this.x = x;
+    this.y = y;
+    double highest = Math.PI * Math.min(x.count() / x.length(), y.count() / y.length());
+    tau = REACH / highest;
+  }
+
+  /** What the short part takes of 1/μ, m. */
+  double symbol(double square) {
+    double mu = Math.sqrt(square);
+    return mu * tau < 1e-9 ? 2 * tau / Math.sqrt(Math.PI) : Erf.erf(mu * tau) / mu;
+  }
+
+  /**
+   * The short part over some columns and rows.
+   *
+   * @param heat the rectangle that has a unit flux
+   * @param columns places or cells along x
+   * @param rows places or cells along y
+   * @return by column and row, m; over the conductivity, K for a flux of 1 W/m²
+   */
+  double[][] of(Patch heat, List<Span> columns, List<Span> rows) {
+    double[][] all = new double[columns.size()][rows.size()];
+    double narrowest = 1e-3 * Math.min(heat.widthMillimetres(), heat.depthMillimetres());
+    double from = 0;
+    double to = Math.min(tau, narrowest / 8);
+    while (from < tau) {
+      for (int n = 0; n < GAUSS.getNumberOfPoints(); n++) {
+        double t = from + (to - from) * GAUSS.getPoint(n);
+        double weight = (to - from) * GAUSS.getWeight(n) * 2 / Math.sqrt(Math.PI);
+        double[] acrossX = spread(x, Boxes.low(heat, true), Boxes.high(heat, true), columns, t);
+        double[] acrossY = spread(y, Boxes.low(heat, false), Boxes.high(heat, false), rows, t);
+        for (int i = 0; i < acrossX.length; i++) {
+          if (acrossX[i] != 0) {
+            Dense.addTo(all[i], weight * acrossX[i], acrossY);
+          }
+        }
+      }
+      from = to;
+      to = Math.min(tau, 2 * to);
+    }
+    return all;
+  }
+
+  /**
+   * A place, or a cell to be averaged over.
+   *
+   * @param low m
+   * @param high m; the same for a place
+   */
+  record Span(double low, double high) {
+    /** The cells between planes. */
+    static List<Span> cells(double[] planes, int from, int to) {
+      List<Span> all = new ArrayList<>();
+      for (int i = from; i < to; i++) {
+        all.add(new Span(planes[i], planes[i + 1]));
+      }
+      return all;
+    }
+
+    /** Places. */
+    static List<Span> places(double... places) {
+      return Arrays.stream(places).mapToObj(p -> new Span(p, p)).toList();
+    }
+  }
+
+  /** How much of the heat between two places has spread to each span, mirrors included. */
+  private static double[] spread(Cosines axis, double a, double b, List<Span> to, double t) {
+    double[] all = new double[to.size()];
+    double low = 2 * axis.low();
+    double high = low + 2 * axis.length();
+    for (int i = 0; i < all.length; i++) {
+      Span span = to.get(i);
+      all[i] =
+          share(a, b, span, t)
+              + share(low - b, low - a, span, t)
+              + share(high - b, high - a, span, t);
+    }
+    return all;
+  }
+
+  private static double share(double a, double b, Span span, double t) {
+    double gap = Math.max(a - span.high, span.low - b);
+    if (gap > FAR * t) {
+      return 0;
+    }
+    if (span.high == span.low) {
+      return (Erf.erf((span.low - a) / (2 * t)) - Erf.erf((span.low - b) / (2 * t))) / 2;
+    }
+    double sum =
+        under(span.high - a, t)
+            - under(span.low - a, t)
+            - under(span.high - b, t)
+            + under(span.low - b, t);
+    return sum / (2 * (span.high - span.low));
+  }
+
+  /** ∫ erf(z / 2t) dz. */
+  private static double under(double z, double t) {
+    double scaled = z / (2 * t);
+    return Math.abs(scaled) > 6
+        ? Math.abs(z)
+        : z * Erf.erf(scaled) + 2 * t / Math.sqrt(Math.PI) * Math.exp(-scaled * scaled);
+  }
+}
