@@ -70,7 +70,9 @@ final class Boxes {
   private final int[] boxOf;
 
   private final Map<List<Integer>, CellModes> known = new HashMap<>();
+  private final Map<Integer, NearField> nearFields = new HashMap<>();
   private final Map<Integer, double[][]> nearSymbols = new HashMap<>();
+  private final Map<Integer, Whole> wholes = new HashMap<>();
   private UndersideMap map;
 
   private Boxes(
@@ -98,8 +100,24 @@ final class Boxes {
     for (int h = 0; h < boxOf.length; h++) {
       Box box = boxes.get(boxOf[h]);
       boolean falls = stack.layers().get(box.layer()).fall().isPresent();
-      spots.add(Spot.of(h, heats, boxOf, box, new NearField(box.x(), box.y()), falls));
+      spots.add(Spot.of(h, heats, boxOf, box, near(boxOf[h]), falls));
     }
+  }
+
+  private NearField near(int box) {
+    return nearFields.computeIfAbsent(
+        box,
+        b -> {
+          double narrowest = Double.POSITIVE_INFINITY;
+          for (int h = 0; h < boxOf.length; h++) {
+            if (boxOf[h] == b) {
+              Patch p = stack.heat().get(h).patch();
+              double side = Math.min(p.widthMillimetres(), p.depthMillimetres());
+              narrowest = Math.min(narrowest, side * 1e-3);
+            }
+          }
+          return new NearField(boxes.get(b).x(), boxes.get(b).y(), narrowest);
+        });
   }
 
   private int boxUnder(Patch heat) {
@@ -444,17 +462,24 @@ final class Boxes {
     return highest == stack.layers().size() - 1;
   }
 
-  /** Mean of each mode over each of a box's columns. */
-  double[][] wholeX(int box) {
-    Box own = boxes.get(box);
-    return own.x().means(x, own.left(), own.right());
+  /** All cells of a box, as its modes see them. */
+  Whole whole(int box) {
+    return wholes.computeIfAbsent(
+        box,
+        b -> {
+          Box own = boxes.get(b);
+          return new Whole(
+              own.x().means(x, own.left(), own.right()), own.y().means(y, own.low(), own.high()));
+        });
   }
 
-  /** Mean of each mode over each of a box's rows. */
-  double[][] wholeY(int box) {
-    Box own = boxes.get(box);
-    return own.y().means(y, own.low(), own.high());
-  }
+  /**
+   * Means of a box's modes over all its cells.
+   *
+   * @param x a row for each column of cells
+   * @param y a row for each row of cells
+   */
+  record Whole(double[][] x, double[][] y) {}
 
   /** The sum of a face's values times its cells' areas. */
   double sumOverArea(Box box, double[][] values) {
@@ -475,7 +500,7 @@ final class Boxes {
           Box own = boxes.get(b);
           double[] lx = own.x().eigenvalues();
           double[] ly = own.y().eigenvalues();
-          NearField field = new NearField(own.x(), own.y());
+          NearField field = near(b);
           double[][] all = own.modes();
           for (int p = 0; p < lx.length; p++) {
             for (int q = 0; q < ly.length; q++) {
@@ -490,8 +515,7 @@ final class Boxes {
   Spot.Places places(
       int box, List<NearField.Span> columns, List<NearField.Span> rows, List<Patch> heats) {
     Box own = boxes.get(box);
-    NearField field = new NearField(own.x(), own.y());
-    return Spot.Places.of(own, box, field, columns, rows, heats, boxOf);
+    return Spot.Places.of(own, box, near(box), columns, rows, heats, boxOf);
   }
 
   /** The cells of the underside's map; laid when it is first asked for. */

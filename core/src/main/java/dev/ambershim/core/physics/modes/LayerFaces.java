@@ -24,7 +24,7 @@ final class LayerFaces {
   /** W/m² that rise out of each solid layer's top, by shared cell; NaN where nothing can. */
   private final double[][][] rising;
 
-  /** W/m² that enter from below, by shared cell. */
+  /** W/m² that enter from below, by shared cell; null where no joint lies below the first solid. */
   private final double[][] entering;
 
   LayerFaces(BoxField field) {
@@ -58,7 +58,7 @@ final class LayerFaces {
         }
       }
     }
-    entering = entering(field.watts());
+    entering = boxes.lowest > 0 ? entering(field.watts()) : null;
   }
 
   private double[][] entering(double[] watts) {

@@ -16,7 +16,7 @@ import java.util.List;
  */
 public final class LiveStack {
   /** Cells over the width of what is heated, and by how much they shrink until they do. */
-  private static final double FIRST_WIDTH = 7;
+  private static final double FIRST_WIDTH = 5;
 
   private static final double GROWTH = 1.4;
   private static final int MOST_GRIDS = 6;
@@ -50,9 +50,11 @@ public final class LiveStack {
     cells = null;
     StackCase heated = evenlyHeated(stack);
     double fine = SteadySolver.width(stack) / FIRST_WIDTH;
+    Grids laid = null;
     double told = Double.NaN;
     for (int grid = 0; grid < MOST_GRIDS; grid++) {
-      StackSolution found = SteadySolver.on(heated, fine, watch).solution();
+      laid = SteadySolver.on(heated, fine, watch);
+      StackSolution found = laid.solution();
       told = found.discretisationErrorKelvin() / (found.peakCelsius() - stack.coolantCelsius());
       if (!(told > share)) {
         break;
@@ -60,7 +62,7 @@ public final class LiveStack {
       fine /= GROWTH;
     }
     error = told;
-    grids = new Grids(stack, fine, 2, 3);
+    grids = laid.coarserPair();
   }
 
   /**

@@ -3,7 +3,9 @@ package dev.ambershim.core.physics.modes;
 import dev.ambershim.core.physics.conduction.Patch;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import org.hipparchus.special.Erf;
@@ -28,11 +30,36 @@ final class NearField {
   private final Cosines y;
   private final double tau;
 
-  NearField(Cosines x, Cosines y) {
+  private final List<Node> nodes = new ArrayList<>();
+
+  /** Heats and places in rows and columns share what is spread along one axis. */
+  private final Map<Way, double[][]> known = new HashMap<>();
+
+  /** A time of the quadrature, m, and its weight. */
+  private record Node(double time, double weight) {}
+
+  private record Way(boolean alongX, double low, double high, List<Span> to) {}
+
+  /**
+   * On the underside of a box.
+   *
+   * @param narrowest side of all its heats, m
+   */
+  NearField(Cosines x, Cosines y, double narrowest) {
     this.x = x;
     this.y = y;
     double highest = Math.PI * Math.min(x.count() / x.length(), y.count() / y.length());
     tau = REACH / highest;
+    double from = 0;
+    double to = Math.min(tau, narrowest / 8);
+    while (from < tau) {
+      for (int n = 0; n < GAUSS.getNumberOfPoints(); n++) {
+        double weight = (to - from) * GAUSS.getWeight(n) * 2 / Math.sqrt(Math.PI);
+        nodes.add(new Node(from + (to - from) * GAUSS.getPoint(n), weight));
+      }
+      from = to;
+      to = Math.min(tau, 2 * to);
+    }
   }
 
   /** What the short part takes of 1/μ, m. */
@@ -50,26 +77,30 @@ final class NearField {
    * @return by column and row, m; over the conductivity, K for a flux of 1 W/m²
    */
   double[][] of(Patch heat, List<Span> columns, List<Span> rows) {
+    double[][] acrossX = spread(true, heat, columns);
+    double[][] acrossY = spread(false, heat, rows);
     double[][] all = new double[columns.size()][rows.size()];
-    double narrowest = 1e-3 * Math.min(heat.widthMillimetres(), heat.depthMillimetres());
-    double from = 0;
-    double to = Math.min(tau, narrowest / 8);
-    while (from < tau) {
-      for (int n = 0; n < GAUSS.getNumberOfPoints(); n++) {
-        double t = from + (to - from) * GAUSS.getPoint(n);
-        double weight = (to - from) * GAUSS.getWeight(n) * 2 / Math.sqrt(Math.PI);
-        double[] acrossX = spread(x, Boxes.low(heat, true), Boxes.high(heat, true), columns, t);
-        double[] acrossY = spread(y, Boxes.low(heat, false), Boxes.high(heat, false), rows, t);
-        for (int i = 0; i < acrossX.length; i++) {
-          if (acrossX[i] != 0) {
-            Dense.addTo(all[i], weight * acrossX[i], acrossY);
-          }
+    for (int n = 0; n < nodes.size(); n++) {
+      for (int i = 0; i < all.length; i++) {
+        if (acrossX[n][i] != 0) {
+          Dense.addTo(all[i], nodes.get(n).weight() * acrossX[n][i], acrossY[n]);
         }
       }
-      from = to;
-      to = Math.min(tau, 2 * to);
     }
     return all;
+  }
+
+  private double[][] spread(boolean alongX, Patch heat, List<Span> to) {
+    Way way = new Way(alongX, Boxes.low(heat, alongX), Boxes.high(heat, alongX), to);
+    return known.computeIfAbsent(
+        way,
+        w -> {
+          double[][] all = new double[nodes.size()][];
+          for (int n = 0; n < all.length; n++) {
+            all[n] = spread(alongX ? x : y, w.low, w.high, to, nodes.get(n).time());
+          }
+          return all;
+        });
   }
 
   /**

@@ -24,12 +24,12 @@ record Rises(
     double[] watts) {
   /** Rises of a lower face, K, by the box's cells. */
   double[][] low(int box) {
-    return turnedBack(box, values(box, low[box], boxes.wholeX(box), boxes.wholeY(box)));
+    return turnedBack(box, values(box, low[box], boxes.whole(box).x(), boxes.whole(box).y()));
   }
 
   /** Rises of an upper face, K. */
   double[][] top(int box) {
-    return turnedBack(box, values(box, top[box], boxes.wholeX(box), boxes.wholeY(box)));
+    return turnedBack(box, values(box, top[box], boxes.whole(box).x(), boxes.whole(box).y()));
   }
 
   private double[][] values(int box, double[][] modes, double[][] x, double[][] y) {

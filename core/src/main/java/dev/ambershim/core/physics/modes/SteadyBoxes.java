@@ -225,7 +225,7 @@ final class SteadyBoxes {
         watts[i][j] *= Planes.width(boxes.x, own.left() + i) * Planes.width(boxes.y, own.low() + j);
       }
     }
-    new Trace(boxes.wholeX(box), boxes.wholeY(box)).gather(watts, -slabs[box].film(), to);
+    new Trace(boxes.whole(box).x(), boxes.whole(box).y()).gather(watts, -slabs[box].film(), to);
   }
 
   private void shift(Contact contact, int box, double[][][] shift, double sign, double[][] to) {

@@ -24,7 +24,7 @@ class NearFieldTest {
     int[] counts = {160, 320};
     for (int n = 0; n < 2; n++) {
       Cosines axis = new Cosines(-40e-3, 80e-3, counts[n]);
-      NearField field = new NearField(axis, axis);
+      NearField field = new NearField(axis, axis, 1e-3);
       List<NearField.Span> middle = NearField.Span.places(0);
       double sum = field.of(heat, middle, middle)[0][0];
       double[] flux = axis.means(-0.5e-3, 0.5e-3);
@@ -51,7 +51,7 @@ class NearFieldTest {
   @Test
   void aCellsMeanIsTheMeanOfItsPlaces() {
     Cosines axis = new Cosines(-5e-3, 10e-3, 30);
-    NearField field = new NearField(axis, axis);
+    NearField field = new NearField(axis, axis, 1e-3);
     Patch heat = new Patch(0.4, -0.3, 1.5, 1);
     double mean =
         field
