@@ -181,6 +181,8 @@ public final class BenchCommand implements Callable<Integer> {
     node.put("tenthPercentTrueError", modes.tenthPercentTrueError());
     node.put("changedJointMillisecondsP95", modes.changedJointMillisecondsP95());
     node.put("changedJointTrueErrorWorst", modes.changedJointTrueErrorWorst());
+    node.put("roughSolvesPerSecond", modes.roughSolvesPerSecond());
+    node.put("roughTrueErrorWorst", modes.roughTrueErrorWorst());
     SolverBench.Result result = SolverBench.run();
     node.put("workUnits", result.workUnits());
     node.put("workUnitsAllThreads", result.workUnitsAllThreads());
@@ -193,7 +195,7 @@ public final class BenchCommand implements Callable<Integer> {
     return String.format(
         Locale.ROOT,
         "Eight cores to a tenth of a percent: %.0f ms (true error %.3f %%); one figure changed:"
-            + " %.1f ms at the 95th percentile (%.3f %%).%n"
+            + " %.1f ms at the 95th percentile (%.3f %%); %.0f draws a second (%.2f %%).%n"
             + "Multigrid, one million cells to 1e-8: %.1f work units on one thread, %.1f on %d (%d iterations).%n"
             + "Time grows with the %.3f power of the cells; %.0f bytes a cell.%n"
             + "A changed figure at %d cells: %.0f ms at the 95th percentile.",
@@ -201,6 +203,8 @@ public final class BenchCommand implements Callable<Integer> {
         modes.tenthPercentTrueError() * 100,
         modes.changedJointMillisecondsP95(),
         modes.changedJointTrueErrorWorst() * 100,
+        modes.roughSolvesPerSecond(),
+        modes.roughTrueErrorWorst() * 100,
         result.workUnits(),
         result.workUnitsAllThreads(),
         result.threads(),

@@ -6,9 +6,12 @@ import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
+import dev.ambershim.core.physics.modes.DrawnStack;
 import dev.ambershim.core.physics.modes.LiveStack;
 import dev.ambershim.core.physics.modes.SteadySolver;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.OptionalLong;
 import java.util.Random;
 
@@ -22,6 +25,7 @@ public final class ModesBench {
   private static final int WARM_UP = 40;
   private static final int ROUNDS = 41;
   private static final int CHANGES = 120;
+  private static final int DRAWS = 400;
 
   /**
    * What was measured.
@@ -31,12 +35,17 @@ public final class ModesBench {
    * @param tenthPercentTrueError its true error as a share of the rise, over means and peaks
    * @param changedJointMillisecondsP95 new temperatures after another joint, map, film or heat
    * @param changedJointTrueErrorWorst the worst of ten of these, as a share of the rise
+   * @param roughSolvesPerSecond joints, maps and heats drawn anew, with the derivatives of every
+   *     core by every joint cell and by the film, geometry kept
+   * @param roughTrueErrorWorst the worst mean of a core in ten of these, as a share of the rise
    */
   public record Result(
       double tenthPercentMilliseconds,
       double tenthPercentTrueError,
       double changedJointMillisecondsP95,
-      double changedJointTrueErrorWorst) {}
+      double changedJointTrueErrorWorst,
+      double roughSolvesPerSecond,
+      double roughTrueErrorWorst) {}
 
   private ModesBench() {}
 
@@ -70,8 +79,62 @@ public final class ModesBench {
       }
     }
     Arrays.sort(changes);
+    DrawnStack drawn = new DrawnStack(stack, SolveWatch.NONE);
+    double roughWorst = 0;
+    List<StackCase> draws = new ArrayList<>();
+    for (int i = 0; i < DRAWS; i++) {
+      draws.add(drawn(stack, random));
+    }
+    for (StackCase draw : draws) {
+      drawn.with(draw);
+    }
+    long start = System.nanoTime();
+    double heard = 0;
+    for (StackCase draw : draws) {
+      heard += drawn.with(draw).celsius()[0];
+    }
+    double seconds = (System.nanoTime() - start) / 1e9;
+    if (Double.isNaN(heard)) {
+      throw new IllegalStateException("no result");
+    }
+    for (StackCase draw : draws.subList(0, 10)) {
+      roughWorst = Math.max(roughWorst, meanError(drawn.with(draw).celsius(), finer(draw)));
+    }
     return new Result(
-        milliseconds[ROUNDS / 2], error, changes[(int) Math.ceil(0.95 * CHANGES) - 1], worst);
+        milliseconds[ROUNDS / 2],
+        error,
+        changes[(int) Math.ceil(0.95 * CHANGES) - 1],
+        worst,
+        DRAWS / seconds,
+        roughWorst);
+  }
+
+  /** Joints with maps and heats, all drawn. */
+  private static StackCase drawn(StackCase stack, Random random) {
+    StackCase now = stack;
+    for (int l : new int[] {1, 3}) {
+      StackLayer joint = stack.layers().get(l);
+      double slope = 0.6 * random.nextDouble() - 0.3;
+      now =
+          now.withLayer(
+              l,
+              StackLayer.joint(
+                      joint.name(),
+                      joint.conductivityWattsPerMetreKelvin(),
+                      joint.patches().get(0),
+                      30 + 60 * random.nextDouble())
+                  .withMap(new ThicknessMap.Plane(slope, -slope)));
+    }
+    return now.withWatts(
+        stack.heat().stream().mapToDouble(h -> h.watts() * (0.3 + random.nextDouble())).toArray());
+  }
+
+  private static double meanError(double[] celsius, StackSolution truth) {
+    double worst = 0;
+    for (int s = 0; s < celsius.length; s++) {
+      worst = Math.max(worst, Math.abs(celsius[s] - truth.sources().get(s).meanCelsius()));
+    }
+    return worst / (truth.peakCelsius() - EightCores.COOLANT_CELSIUS);
   }
 
   private static StackSolution finer(StackCase stack) {

@@ -36,7 +36,9 @@ final class RigStack {
     boolean lid = setup.machine().build().lidOn();
     String nearest = lid ? Part.INNER : Part.OUTER;
     List<StackLayer> layers = new ArrayList<>();
-    for (StackLayer layer : plain.layers()) {
+    int last = plain.layers().size() - 1;
+    for (int l = 0; l <= last; l++) {
+      StackLayer layer = l == last ? solid(plain.layers().get(l)) : plain.layers().get(l);
       StackLayer made = layer.withHeatCapacity(capacity(layer, setup));
       if (layer.name().equals(nearest)) {
         made = withHole(dried(made, setup), setup);
@@ -47,6 +49,15 @@ final class RigStack {
       layers.add(made);
     }
     return new StackCase(layers, plain.heat(), film, setup.roomCelsius());
+  }
+
+  /** In time the metal under the fins counts, as it holds heat. */
+  private static StackLayer solid(StackLayer fins) {
+    return StackLayer.solid(
+        fins.name(),
+        fins.conductivityWattsPerMetreKelvin(),
+        fins.bounds(),
+        fins.thicknessMicrometres());
   }
 
   private static double capacity(StackLayer layer, RigSetup setup) {

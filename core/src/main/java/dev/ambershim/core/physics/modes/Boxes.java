@@ -35,12 +35,6 @@ final class Boxes {
   /** Modes over the finest pattern: the cells over the width of what is heated over this. */
   private static final double CELLS_BY_DETAIL = 7;
 
-  /**
-   * A lowest solid that is thinner than this share of a cell shows the heats' edges above it, so
-   * they become edges of cells.
-   */
-  private static final double THIN = 0.3;
-
   private static final double MOST_MODES = 320;
 
   /** Planes between cells along x, m. */
@@ -173,10 +167,6 @@ final class Boxes {
   private static double[] planes(StackCase stack, double fine, int parts, boolean alongX) {
     List<Patch> all = new ArrayList<>();
     stack.layers().forEach(l -> all.addAll(l.patches()));
-    double thin = stack.layers().get(solid(stack, true)).thicknessMicrometres() * 1e-6;
-    if (thin < THIN * fine) {
-      stack.heat().forEach(h -> all.add(h.patch()));
-    }
     Patch hull = hull(stack);
     double growth = Math.min(MOST_GROWTH, GROWTH * fine / (hullMetres(stack) / 2));
     return Planes.of(

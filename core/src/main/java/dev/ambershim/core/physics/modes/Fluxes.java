@@ -2,7 +2,6 @@ package dev.ambershim.core.physics.modes;
 
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.Arrays;
-import java.util.List;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.DecompositionSolver;
@@ -127,6 +126,11 @@ final class Fluxes {
   }
 
   private double[][][] none() {
+    return none(boxes);
+  }
+
+  /** Arrays for the cells of all contacts. */
+  static double[][][] none(Boxes boxes) {
     double[][][] all = new double[boxes.contacts.size()][][];
     Arrays.setAll(all, c -> boxes.contacts.get(c).cells());
     return all;
@@ -203,34 +207,41 @@ final class Fluxes {
 
   /** Kelvin across each cell for watts through the cells: resistance and both boxes' answers. */
   private double[][][] apply(double[][][] watts) {
-    List<Box> all = boxes.boxes;
-    double[][][] low = new double[all.size()][][];
-    double[][][] top = new double[all.size()][][];
-    for (int b = 0; b < low.length; b++) {
-      low[b] = all.get(b).modes();
-      top[b] = all.get(b).modes();
+    double[][][] out = answer(boxes, compliance, watts);
+    for (int c = 0; c < out.length; c++) {
+      for (int i = 0; i < out[c].length; i++) {
+        for (int j = 0; j < out[c][i].length; j++) {
+          out[c][i][j] += resistance[c][i][j] * watts[c][i][j];
+        }
+      }
+      boxes.contacts.get(c).mask(out[c]);
     }
-    enter(watts, low, top);
-    respond(low, top);
-    double[][][] out = none();
+    return out;
+  }
+
+  /** What the boxes alone make of watts through the contacts: above less below, K by cell. */
+  static double[][][] answer(Boxes boxes, Compliance[] compliance, double[][][] watts) {
+    double[][][] low = new double[compliance.length][][];
+    double[][][] top = new double[compliance.length][][];
+    for (int b = 0; b < low.length; b++) {
+      low[b] = boxes.boxes.get(b).modes();
+      top[b] = boxes.boxes.get(b).modes();
+    }
+    enter(boxes, watts, low, top);
+    respond(compliance, low, top);
+    double[][][] out = none(boxes);
     for (int c = 0; c < out.length; c++) {
       Contact contact = boxes.contacts.get(c);
       contact.belowTrace().scatter(top[contact.below()], -1, out[c]);
       if (!contact.cooled()) {
         contact.aboveTrace().scatter(low[contact.above()], 1, out[c]);
       }
-      for (int i = 0; i < out[c].length; i++) {
-        for (int j = 0; j < out[c][i].length; j++) {
-          out[c][i][j] += resistance[c][i][j] * watts[c][i][j];
-        }
-      }
-      contact.mask(out[c]);
     }
     return out;
   }
 
   /** Adds the contacts' watts to what enters the boxes' faces, by modes. */
-  void enter(double[][][] watts, double[][][] low, double[][][] top) {
+  static void enter(Boxes boxes, double[][][] watts, double[][][] low, double[][][] top) {
     for (int c = 0; c < watts.length; c++) {
       Contact contact = boxes.contacts.get(c);
       contact.belowTrace().gather(watts[c], -1, top[contact.below()]);
@@ -241,7 +252,7 @@ final class Fluxes {
   }
 
   /** Turns what enters both faces of each box into the faces' temperatures, by modes. */
-  void respond(double[][][] low, double[][][] top) {
+  static void respond(Compliance[] compliance, double[][][] low, double[][][] top) {
     for (int b = 0; b < low.length; b++) {
       Compliance own = compliance[b];
       for (int p = 0; p < low[b].length; p++) {
@@ -261,13 +272,15 @@ final class Fluxes {
    * @param driving K across each contact cell by what enters the boxes elsewhere, below less above
    * @param entering W that enter each box elsewhere
    * @param start watts to begin from, or null
-   * @param tolerance on the residual, as a share of the driving energy's root
+   * @param passing K·W that pass the contacts beside what is sought
+   * @param tolerance on the residual, as a share of the root of all K·W
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
   Found solve(
       double[][][] driving,
       double[] entering,
       double[][][] start,
+      double passing,
       double tolerance,
       SolveWatch watch) {
     double[][][] watts = none();
@@ -284,7 +297,7 @@ final class Fluxes {
     double[][][] direction = none();
     add(direction, 1, z);
     double left = dot(residual, z);
-    double energy = Math.max(dot(watts, applied), Double.MIN_NORMAL);
+    double energy = Math.max(dot(watts, applied) + passing, Double.MIN_NORMAL);
     steps = 0;
     while (left > tolerance * tolerance * energy && steps < MOST_STEPS) {
       watch.check();

@@ -21,7 +21,7 @@ final class NearField {
   /** erf(μτ) differs from one by less than 1e-5 at the highest mode. */
   private static final double REACH = 3.15;
 
-  private static final GaussIntegrator GAUSS = new GaussIntegratorFactory().legendre(8, 0, 1);
+  private static final GaussIntegrator GAUSS = new GaussIntegratorFactory().legendre(16, 0, 1);
 
   /** Widths of the spread kernel after which a part in 10⁹ is left. */
   private static final double FAR = 9;

@@ -54,4 +54,17 @@ record Slab(double conductivity, double thickness, double film) {
     double falling = Math.exp(-2 * mu * thickness);
     return (1 + falling) / (conductivity * mu * (1 - falling) + film * (1 + falling));
   }
+
+  /**
+   * What share of a flux into the lower face comes out of the upper one through a joint whose far
+   * side is even.
+   *
+   * @param joint m²·K/W
+   */
+  double passing(double square, double joint) {
+    double mu = Math.sqrt(square);
+    double falling = Math.exp(-mu * thickness);
+    double even = 1 + falling * falling;
+    return 2 * falling / (even + joint * conductivity * mu * (1 - falling * falling));
+  }
 }

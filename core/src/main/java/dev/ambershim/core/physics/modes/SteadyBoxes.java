@@ -3,7 +3,10 @@ package dev.ambershim.core.physics.modes;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
 
 /**
  * The steady temperatures of a stack on laid boxes. Each solution starts from the fluxes of the one
@@ -37,6 +40,13 @@ final class SteadyBoxes {
 
   private final double[][][] topShift;
   private Fluxes fluxes;
+
+  /** Resistance of each contact's cells, m²·K/W. */
+  private double[][][] specific;
+
+  /** W through each contact's cells, beyond what passes; kept to begin from. */
+  private double[][][] sought;
+
   private double[][][] through;
   private int steps;
 
@@ -82,7 +92,7 @@ final class SteadyBoxes {
       double change = turnBack(now, settling);
       if (Double.isNaN(change) || round == MOST_ROUNDS) {
         Arrays.fill(now.level(), Double.NaN);
-        through = null;
+        sought = null;
         return new BoxField(stack, boxes, watts, through, now);
       }
       if (!settling && change <= REST) {
@@ -121,27 +131,31 @@ final class SteadyBoxes {
     return stack.layers().get(boxes.boxes.get(box).layer());
   }
 
-  /** Film on a box's top, W/m²·K; 0 where the box is not the last of the stack. */
-  private double film(int box) {
-    boolean last = boxes.boxes.get(box).layer() == stack.layers().size() - 1;
-    return last ? 1 / (1 / stack.filmWattsPerSquareMetreKelvin() + JointCells.face(layer(box))) : 0;
+  /**
+   * A box of a stack as a slab, with the film where it is the last.
+   *
+   * @param factor on the conductivity
+   */
+  static Slab slab(StackCase stack, Boxes boxes, int box, double factor) {
+    int index = boxes.boxes.get(box).layer();
+    StackLayer layer = stack.layers().get(index);
+    boolean last = index == stack.layers().size() - 1;
+    double film = 1 / (1 / stack.filmWattsPerSquareMetreKelvin() + JointCells.face(layer));
+    return new Slab(
+        layer.conductivityWattsPerMetreKelvin() * factor,
+        layer.thicknessMicrometres() * 1e-6,
+        last ? film : 0);
   }
 
   private void rebuild() {
     for (int b = 0; b < slabs.length; b++) {
-      StackLayer layer = layer(b);
-      double factor = laws[b] == null ? 1 : laws[b].factor();
-      Slab slab =
-          new Slab(
-              layer.conductivityWattsPerMetreKelvin() * factor,
-              layer.thicknessMicrometres() * 1e-6,
-              film(b));
+      Slab slab = slab(stack, boxes, b, laws[b] == null ? 1 : laws[b].factor());
       if (!slab.equals(slabs[b])) {
         slabs[b] = slab;
         compliance[b] = Compliance.of(boxes.boxes.get(b), slab);
       }
     }
-    double[][][] specific = new double[boxes.contacts.size()][][];
+    specific = new double[boxes.contacts.size()][][];
     Arrays.setAll(specific, c -> JointCells.of(stack, boxes, boxes.contacts.get(c)));
     fluxes = new Fluxes(boxes, compliance, specific);
   }
@@ -168,9 +182,10 @@ final class SteadyBoxes {
       }
     }
     double[][][] far = far(low);
+    List<Passing> passing = passing(low, top, entering);
     double[][][] lowAnswer = copy(low);
     double[][][] topAnswer = copy(top);
-    fluxes.respond(lowAnswer, topAnswer);
+    Fluxes.respond(compliance, lowAnswer, topAnswer);
     double[][][] driving = new double[boxes.contacts.size()][][];
     for (int c = 0; c < driving.length; c++) {
       Contact contact = boxes.contacts.get(c);
@@ -181,13 +196,21 @@ final class SteadyBoxes {
         contact.aboveTrace().scatter(lowAnswer[contact.above()], -1, driving[c]);
         shift(contact, contact.above(), lowShift, -1, driving[c]);
       }
-      contact.mask(driving[c]);
     }
-    Fluxes.Found found = fluxes.solve(driving, entering, through, tolerance, watch);
-    through = found.watts();
+    double work = 0;
+    for (Passing p : passing) {
+      work += drop(p, driving[p.contact()]);
+    }
+    for (int c = 0; c < driving.length; c++) {
+      boxes.contacts.get(c).mask(driving[c]);
+    }
+    Fluxes.Found found = fluxes.solve(driving, entering, sought, work, tolerance, watch);
+    sought = found.watts();
     steps += fluxes.steps();
-    fluxes.enter(through, low, top);
-    fluxes.respond(low, top);
+    Fluxes.enter(boxes, sought, low, top);
+    Fluxes.respond(compliance, low, top);
+    through = copy(sought);
+    passing.forEach(p -> Dense.add(through[p.contact()], 1, p.watts()));
     double[] conductivity = new double[count];
     for (int b = 0; b < count; b++) {
       conductivity[b] = slabs[b].conductivity();
@@ -214,6 +237,48 @@ final class SteadyBoxes {
       }
     }
     return far;
+  }
+
+  /** Takes off what passes the boxes that heat enters, and lets it enter the boxes above. */
+  private List<Passing> passing(double[][][] low, double[][][] top, double[] entering) {
+    List<Passing> all = new ArrayList<>();
+    for (int b = 0; b < low.length; b++) {
+      if (boxes.boxes.get(b).layer() != boxes.lowest || slabs[b].filmed()) {
+        continue;
+      }
+      Optional<Passing> found = Passing.of(boxes, b, slabs[b], low[b], specific);
+      if (found.isPresent()) {
+        Passing p = found.get();
+        Contact contact = boxes.contacts.get(p.contact());
+        Dense.add(top[b], -1, p.modes());
+        entering[b] -= p.sum();
+        if (!contact.cooled()) {
+          contact.aboveTrace().gather(p.watts(), 1, low[contact.above()]);
+          entering[contact.above()] += p.sum();
+        }
+        all.add(p);
+      }
+    }
+    return all;
+  }
+
+  /**
+   * What passes already has to fall over the joint.
+   *
+   * @return K·W
+   */
+  private double drop(Passing passing, double[][] driving) {
+    Contact contact = boxes.contacts.get(passing.contact());
+    double work = 0;
+    for (int i = 0; i < driving.length; i++) {
+      for (int j = 0; j < driving[i].length; j++) {
+        double watts = passing.watts()[i][j];
+        double kelvin = specific[passing.contact()][i][j] / contact.area()[i][j] * watts;
+        driving[i][j] -= kelvin;
+        work += kelvin * watts;
+      }
+    }
+    return work;
   }
 
   /** What the film draws by the difference of true and transformed rises. */
