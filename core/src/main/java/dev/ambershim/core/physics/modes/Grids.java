@@ -28,9 +28,9 @@ final class Grids {
   private static final double REACH_SHARE = 0.15;
 
   /** Of the rise: rounding and residual together stay below. */
-  private static final double FLOOR = 1e-6;
+  private static final double FLOOR = 1e-5;
 
-  private static final double TOLERANCE = 1e-7;
+  private static final double TOLERANCE = 2e-6;
   private static final double TIGHT = 1e-11;
   private static final int MOST_ROUNDS = 60;
 

@@ -23,6 +23,8 @@ final class NearField {
 
   private static final GaussIntegrator GAUSS = new GaussIntegratorFactory().legendre(16, 0, 1);
 
+  private static final double ONE = 6;
+
   /** Widths of the spread kernel after which a part in 10⁹ is left. */
   private static final double FAR = 9;
 
@@ -77,9 +79,12 @@ final class NearField {
    * @return by column and row, m; over the conductivity, K for a flux of 1 W/m²
    */
   double[][] of(Patch heat, List<Span> columns, List<Span> rows) {
+    double[][] all = new double[columns.size()][rows.size()];
+    if (far(x, heat, true, columns) || far(y, heat, false, rows)) {
+      return all;
+    }
     double[][] acrossX = spread(true, heat, columns);
     double[][] acrossY = spread(false, heat, rows);
-    double[][] all = new double[columns.size()][rows.size()];
     for (int n = 0; n < nodes.size(); n++) {
       for (int i = 0; i < all.length; i++) {
         if (acrossX[n][i] != 0) {
@@ -88,6 +93,27 @@ final class NearField {
       }
     }
     return all;
+  }
+
+  /** Whether no span lies within reach of a heat or of its mirrors. */
+  private boolean far(Cosines axis, Patch heat, boolean alongX, List<Span> to) {
+    double a = Boxes.low(heat, alongX);
+    double b = Boxes.high(heat, alongX);
+    double low = 2 * axis.low();
+    double high = low + 2 * axis.length();
+    double reach = FAR * tau;
+    for (Span span : to) {
+      if (gap(a, b, span) <= reach
+          || gap(low - b, low - a, span) <= reach
+          || gap(high - b, high - a, span) <= reach) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static double gap(double a, double b, Span span) {
+    return Math.max(a - span.high, span.low - b);
   }
 
   private double[][] spread(boolean alongX, Patch heat, List<Span> to) {
@@ -141,12 +167,11 @@ final class NearField {
   }
 
   private static double share(double a, double b, Span span, double t) {
-    double gap = Math.max(a - span.high, span.low - b);
-    if (gap > FAR * t) {
+    if (gap(a, b, span) > FAR * t) {
       return 0;
     }
     if (span.high == span.low) {
-      return (Erf.erf((span.low - a) / (2 * t)) - Erf.erf((span.low - b) / (2 * t))) / 2;
+      return (erf((span.low - a) / (2 * t)) - erf((span.low - b) / (2 * t))) / 2;
     }
     double sum =
         under(span.high - a, t)
@@ -156,10 +181,15 @@ final class NearField {
     return sum / (2 * (span.high - span.low));
   }
 
+  /** The library's, but for arguments whose answer is one to the last digit. */
+  private static double erf(double z) {
+    return Math.abs(z) > ONE ? Math.signum(z) : Erf.erf(z);
+  }
+
   /** ∫ erf(z / 2t) dz. */
   private static double under(double z, double t) {
     double scaled = z / (2 * t);
-    return Math.abs(scaled) > 6
+    return Math.abs(scaled) > ONE
         ? Math.abs(z)
         : z * Erf.erf(scaled) + 2 * t / Math.sqrt(Math.PI) * Math.exp(-scaled * scaled);
   }

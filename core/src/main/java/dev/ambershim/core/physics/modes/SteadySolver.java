@@ -22,7 +22,7 @@ import java.util.OptionalLong;
  */
 public final class SteadySolver {
   /** Cells over the width of what is heated, before they are cut. */
-  private static final double FIRST_WIDTH = 7;
+  private static final double FIRST_WIDTH = 6;
 
   private static final double GROWTH = 1.5;
   private static final int MOST_GRIDS = 7;
