@@ -35,7 +35,17 @@ final class Boxes {
   /** Modes over the finest pattern: the cells over the width of what is heated over this. */
   private static final double CELLS_BY_DETAIL = 7;
 
-  private static final double MOST_MODES = 320;
+  /**
+   * Modes at most for each cell over the width of what is heated. It grows with the grid, so that
+   * what it leaves out shows between two grids and is told.
+   */
+  private static final double MODES_BY_CELL = 16;
+
+  /** A heated strip counts as if it were no longer than this many widths. */
+  private static final double LONGEST_STRIP = 6;
+
+  /** More modes than this along an axis take too long to be worth it. */
+  private static final int MOST_MODES = 1200;
 
   /** Planes between cells along x, m. */
   final double[] x;
@@ -182,10 +192,15 @@ final class Boxes {
     return warm.isEmpty() ? lowest.bounds() : lowest.over(warm).bounds();
   }
 
-  /** The side of a square as large as what is heated, m. */
+  /**
+   * The side of a square as large as what is heated, m; of a strip at least a part of its length,
+   * or its cells would be too many.
+   */
   static double hullMetres(StackCase stack) {
     Patch hull = hull(stack);
-    return 1e-3 * Math.sqrt(hull.widthMillimetres() * hull.depthMillimetres());
+    double longest = Math.max(hull.widthMillimetres(), hull.depthMillimetres());
+    double square = Math.sqrt(hull.widthMillimetres() * hull.depthMillimetres());
+    return 1e-3 * Math.max(square, longest / LONGEST_STRIP);
   }
 
   /** Low and high edges of patches, m. */
@@ -308,7 +323,8 @@ final class Boxes {
       double thickness = stack.layers().get(layer).thicknessMicrometres() * 1e-6;
       wanted = Math.max(wanted, MODES_BY_THICKNESS * length / thickness);
     }
-    int count = Math.max(to - from, (int) Math.ceil(Math.min(MOST_MODES, wanted)));
+    double most = Math.min(MOST_MODES, MODES_BY_CELL * hullMetres(stack) / finest);
+    int count = Math.max(to - from, (int) Math.ceil(Math.min(most, wanted)));
     return new Cosines(planes[from], length, count);
   }
 

@@ -102,6 +102,9 @@ final class NearField {
     double low = 2 * axis.low();
     double high = low + 2 * axis.length();
     double reach = FAR * tau;
+    if (reach > axis.length()) {
+      return false;
+    }
     for (Span span : to) {
       if (gap(a, b, span) <= reach
           || gap(low - b, low - a, span) <= reach
@@ -151,17 +154,26 @@ final class NearField {
     }
   }
 
-  /** How much of the heat between two places has spread to each span, mirrors included. */
+  /**
+   * How much of the heat between two places has spread to each span, with all mirrors that are
+   * within reach; after some lengths of the axis it is even.
+   */
   private static double[] spread(Cosines axis, double a, double b, List<Span> to, double t) {
     double[] all = new double[to.size()];
-    double low = 2 * axis.low();
-    double high = low + 2 * axis.length();
+    double length = axis.length();
+    if (t > 2 * length) {
+      Arrays.fill(all, (b - a) / length);
+      return all;
+    }
+    int mirrors = (int) Math.ceil(FAR * t / (2 * length));
+    double twice = 2 * axis.low();
     for (int i = 0; i < all.length; i++) {
       Span span = to.get(i);
-      all[i] =
-          share(a, b, span, t)
-              + share(low - b, low - a, span, t)
-              + share(high - b, high - a, span, t);
+      for (int m = -mirrors; m <= mirrors; m++) {
+        double shift = 2 * m * length;
+        all[i] += share(a + shift, b + shift, span, t);
+        all[i] += share(twice - b + shift, twice - a + shift, span, t);
+      }
     }
     return all;
   }
