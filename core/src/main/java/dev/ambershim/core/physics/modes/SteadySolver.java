@@ -30,6 +30,9 @@ public final class SteadySolver {
   /** No more contact cells than this are laid: what they cost grows faster than what they tell. */
   private static final long MOST_CELLS = 60_000;
 
+  private static final double SKIN_MICROMETRES = 100;
+  private static final double SKIN_RATIO = 5;
+
   private final Team team;
   private final SolveWatch watch;
 
@@ -49,11 +52,32 @@ public final class SteadySolver {
     return new SteadySolver(Team.alone(), SolveWatch.NONE);
   }
 
-  /** Whether a stack is made of boxes, so that its modes are known. */
+  /** Whether a stack is made of boxes that their modes solve well. */
   static boolean madeOfBoxes(StackCase stack) {
     boolean jointsFall =
         stack.layers().stream().anyMatch(l -> l.crossing() && l.fall().isPresent());
-    return !jointsFall && Boxes.of(stack, width(stack), 1).isPresent();
+    return !jointsFall && !skins(stack) && Boxes.of(stack, width(stack), 1).isPresent();
+  }
+
+  /**
+   * Whether solids touch without a joint where one is thin or conducts far less. The fluxes on both
+   * sides of such a skin hang together so closely that the gradients creep.
+   */
+  private static boolean skins(StackCase stack) {
+    for (int l = 1; l < stack.layers().size(); l++) {
+      StackLayer below = stack.layers().get(l - 1);
+      StackLayer above = stack.layers().get(l);
+      if (below.crossing() || above.crossing()) {
+        continue;
+      }
+      double thin = Math.min(below.thicknessMicrometres(), above.thicknessMicrometres());
+      double a = below.conductivityWattsPerMetreKelvin();
+      double b = above.conductivityWattsPerMetreKelvin();
+      if (thin < SKIN_MICROMETRES || Math.max(a, b) > SKIN_RATIO * Math.min(a, b)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /**

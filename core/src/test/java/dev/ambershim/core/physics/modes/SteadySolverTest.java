@@ -65,6 +65,24 @@ class SteadySolverTest {
     assertThat(Math.abs(s.energyImbalanceRelative())).isLessThan(1e-12);
   }
 
+  /** Incropera &amp; DeWitt, 3.1: a paste may be given as a solid, too. */
+  @Test
+  void aWallOfSolidsThatTouchIsExactHoweverBadlyOneConducts() {
+    Patch face = new Patch(0, 0, 20, 20);
+    StackCase stack =
+        new StackCase(
+            List.of(
+                StackLayer.solid("die", 120, face, 700),
+                StackLayer.solid("glue", 0.4, face, 100),
+                StackLayer.solid("lid", 400, face, 2000)),
+            List.of(HeatSource.steady("all", face, 100)),
+            5000,
+            25);
+    double perArea = 700e-6 / 120 + 100e-6 / 0.4 + 2e-3 / 400 + 1.0 / 5000;
+    assertThat(solved(stack).sources().get(0).meanCelsius())
+        .isCloseTo(25 + 100 / 4e-4 * perArea, within(1e-3));
+  }
+
   /** Joints below the first and above the last solid are resistances in series. */
   @Test
   void jointsAtBothEndsAreInSeries() {
