@@ -2,6 +2,7 @@ package dev.ambershim.core.physics.modes;
 
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackRules;
 import java.util.ArrayList;
 import java.util.List;
@@ -297,8 +298,16 @@ public final class DrawnStack {
     boolean kept =
         LiveStack.sameGeometry(given, drawn)
             && given.filmWattsPerSquareMetreKelvin() == drawn.filmWattsPerSquareMetreKelvin();
+    for (int l = 0; kept && l < given.layers().size(); l++) {
+      StackLayer a = given.layers().get(l);
+      StackLayer b = drawn.layers().get(l);
+      kept =
+          a.crossing()
+              || (a.conductivityWattsPerMetreKelvin() == b.conductivityWattsPerMetreKelvin()
+                  && a.fall().equals(b.fall()));
+    }
     if (!kept) {
-      throw new IllegalArgumentException("the geometry or the film changed; write it out anew");
+      throw new IllegalArgumentException("geometry, solids or film changed; write it out anew");
     }
     StackRules.check(drawn);
     Responses found = response(drawn);

@@ -40,6 +40,7 @@ final class Fluxes {
 
   private final DecompositionSolver levels;
   private int steps;
+  private boolean rests;
 
   /**
    * What was found.
@@ -327,6 +328,8 @@ final class Fluxes {
       ofBoxes[b] = condition[b] < 0 ? 0 : -level[condition[b]];
     }
     balance(watts, entering);
+    // What is not a number has not come to rest either.
+    rests = left <= tolerance * tolerance * energy;
     return new Found(watts, ofBoxes);
   }
 
@@ -357,6 +360,11 @@ final class Fluxes {
     for (int b = 0; b < level.length; b++) {
       add(watts, level[b], pulled[b]);
     }
+  }
+
+  /** Whether the latest solution came down to its tolerance. */
+  boolean rests() {
+    return rests;
   }
 
   /** Steps of the latest solution. */

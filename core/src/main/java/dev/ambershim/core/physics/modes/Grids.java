@@ -90,6 +90,11 @@ final class Grids {
     }
   }
 
+  /** Whether the latest solution came to rest on every grid; if not, it is no solution. */
+  boolean rest() {
+    return live.stream().allMatch(SteadyBoxes::rests);
+  }
+
   /** The temperatures on the finest grid. */
   private BoxField finest() {
     if (fields.isEmpty()) {

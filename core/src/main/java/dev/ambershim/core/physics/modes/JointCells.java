@@ -9,10 +9,11 @@ import java.util.Arrays;
 final class JointCells {
   /**
    * Where solids touch without a joint the fluxes of the smallest cells are almost free, and
-   * nothing but time is lost on them. So every cell has at least this share of its width as a
-   * resistance; it vanishes with the cells.
+   * nothing but time is lost on them. So every cell has at least this share of its width in the
+   * better metal as a resistance. It vanishes with the cells; five times as much, in both metals,
+   * moved the cores by 0.4 % of their rise.
    */
-  private static final double LEAST = 0.05;
+  private static final double LEAST = 0.01;
 
   private JointCells() {}
 
@@ -124,13 +125,13 @@ final class JointCells {
     for (int l = lower + 1; l < upper; l++) {
       add(stack.layers().get(l), boxes.x, contact.left(), boxes.y, contact.low(), all);
     }
-    double grip = 1 / stack.layers().get(lower).conductivityWattsPerMetreKelvin();
+    double best = stack.layers().get(lower).conductivityWattsPerMetreKelvin();
     if (!coolant) {
-      grip += 1 / stack.layers().get(upper).conductivityWattsPerMetreKelvin();
+      best = Math.max(best, stack.layers().get(upper).conductivityWattsPerMetreKelvin());
     }
     for (int i = 0; i < all.length; i++) {
       for (int j = 0; j < all[i].length; j++) {
-        all[i][j] = Math.max(all[i][j], LEAST * grip * Math.sqrt(contact.area()[i][j]));
+        all[i][j] = Math.max(all[i][j], LEAST / best * Math.sqrt(contact.area()[i][j]));
       }
     }
     return all;

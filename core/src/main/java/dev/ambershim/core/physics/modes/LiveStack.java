@@ -25,8 +25,8 @@ public final class LiveStack {
   private static final long CELLS = 20_000;
 
   private StackCase stack;
-  private final LiveCells cells;
-  private final Grids grids;
+  private LiveCells cells;
+  private Grids grids;
 
   /** Of the rise, on the stack that the grids were laid for. */
   private final double error;
@@ -99,6 +99,11 @@ public final class LiveStack {
       return cells.update(changed, watch);
     }
     grids.solve(changed, watch);
+    if (!grids.rest()) {
+      cells = new LiveCells(changed, CELLS, Team.alone());
+      grids = null;
+      return cells.update(changed, watch);
+    }
     StackSolution found = grids.solution();
     double rise = found.peakCelsius() - changed.coolantCelsius();
     return found.withDiscretisationError(error * rise);

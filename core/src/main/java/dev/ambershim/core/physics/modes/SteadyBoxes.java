@@ -49,6 +49,7 @@ final class SteadyBoxes {
 
   private double[][][] through;
   private int steps;
+  private boolean rests = true;
 
   SteadyBoxes(Boxes boxes) {
     this.boxes = boxes;
@@ -62,6 +63,11 @@ final class SteadyBoxes {
 
   Boxes boxes() {
     return boxes;
+  }
+
+  /** Whether the latest solution came to rest. */
+  boolean rests() {
+    return rests;
   }
 
   /** Steps of conjugate gradients in the latest solution. */
@@ -82,6 +88,7 @@ final class SteadyBoxes {
     prepare(wanted);
     boolean falls = Arrays.stream(laws).anyMatch(law -> law != null);
     steps = 0;
+    rests = true;
     for (int round = 0; ; round++) {
       Rises now = linear(watts, falls ? Math.min(tolerance, TIGHT) : tolerance, watch);
       if (!falls) {
@@ -207,6 +214,7 @@ final class SteadyBoxes {
     Fluxes.Found found = fluxes.solve(driving, entering, sought, work, tolerance, watch);
     sought = found.watts();
     steps += fluxes.steps();
+    rests &= fluxes.rests();
     Fluxes.enter(boxes, sought, low, top);
     Fluxes.respond(compliance, low, top);
     through = copy(sought);

@@ -95,14 +95,22 @@ public final class SteadySolver {
       return new CellSolver(team, watch).solve(stack, cells, errorShare);
     }
     if (cells.isPresent()) {
-      return on(stack, fineFor(stack, Math.min(MOST_CELLS, cells.getAsLong())), watch).solution();
+      double fine = fineFor(stack, Math.min(MOST_CELLS, cells.getAsLong()));
+      Grids grids = on(stack, fine, watch);
+      return grids.rest()
+          ? grids.solution()
+          : new CellSolver(team, watch).solve(stack, cells, errorShare);
     }
     double done = 0;
     StackSolution best = null;
     double fine = width(stack) / FIRST_WIDTH;
     for (int grid = 0; grid < MOST_GRIDS; grid++) {
       double to = done + (1 - done) * 0.5;
-      best = on(stack, fine, watch.part(done, to)).solution();
+      Grids grids = on(stack, fine, watch.part(done, to));
+      if (!grids.rest()) {
+        return new CellSolver(team, watch.part(to, 1)).solve(stack, cells, errorShare);
+      }
+      best = grids.solution();
       done = to;
       double rise = best.peakCelsius() - stack.coolantCelsius();
       if (best.discretisationErrorKelvin() <= errorShare * rise || best.cells() > MOST_CELLS) {

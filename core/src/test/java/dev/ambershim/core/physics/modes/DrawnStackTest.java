@@ -102,5 +102,8 @@ class DrawnStackTest {
     StackCase thicker =
         Stacks.lidded().withLayer(2, StackLayer.solid("lid", 401, new Patch(0, 0, 34, 34), 3000));
     assertThatThrownBy(() -> quick.with(thicker)).isInstanceOf(IllegalArgumentException.class);
+    StackCase aluminium =
+        Stacks.lidded().withLayer(2, StackLayer.solid("lid", 237, new Patch(0, 0, 34, 34), 2200));
+    assertThatThrownBy(() -> quick.with(aluminium)).isInstanceOf(IllegalArgumentException.class);
   }
 }
