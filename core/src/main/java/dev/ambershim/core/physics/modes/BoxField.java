@@ -77,9 +77,9 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
       double[][] one = new double[1][1];
       JointCells.add(
           stack.layers().get(l),
-          new double[] {Boxes.low(at, true), Boxes.high(at, true)},
+          new double[] {Footprint.low(at, true), Footprint.high(at, true)},
           0,
-          new double[] {Boxes.low(at, false), Boxes.high(at, false)},
+          new double[] {Footprint.low(at, false), Footprint.high(at, false)},
           0,
           one);
       sum += one[0][0];

@@ -8,7 +8,6 @@ import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -21,11 +20,6 @@ import java.util.Optional;
  * part of it.
  */
 final class Boxes {
-  /** As for the grid of cells: a share of the distance from the heat, at most. */
-  private static final double GROWTH = 2.5;
-
-  private static final double MOST_GROWTH = 0.6;
-
   /** Modes over the thickness of the lowest solid: the highest falls by e^−6 on its way up. */
   private static final double MODES_BY_THICKNESS = 2;
 
@@ -40,9 +34,6 @@ final class Boxes {
    * what it leaves out shows between two grids and is told.
    */
   private static final double MODES_BY_CELL = 16;
-
-  /** A heated strip counts as if it were no longer than this many widths. */
-  private static final double LONGEST_STRIP = 6;
 
   /** More modes than this along an axis take too long to be worth it. */
   private static final int MOST_MODES = 1200;
@@ -80,16 +71,20 @@ final class Boxes {
   private UndersideMap map;
 
   private Boxes(
-      StackCase stack, double[] x, double[] y, List<List<Extent>> extents, double finest) {
+      StackCase stack,
+      double[] x,
+      double[] y,
+      List<List<Footprint.Extent>> extents,
+      double finest) {
     this.stack = stack;
     this.x = x;
     this.y = y;
-    lowest = solid(stack, true);
-    highest = solid(stack, false);
-    present = footprints(stack, x, y);
+    lowest = Footprint.solid(stack, true);
+    highest = Footprint.solid(stack, false);
+    present = Footprint.present(stack, x, y);
     boxes = new ArrayList<>();
     for (int l = lowest; l <= highest; l++) {
-      for (Extent e : extents.get(l)) {
+      for (Footprint.Extent e : extents.get(l)) {
         boxes.add(box(l, e, finest));
       }
     }
@@ -139,9 +134,6 @@ final class Boxes {
     return found;
   }
 
-  /** The cells of a rectangle of a layer. */
-  private record Extent(int left, int right, int low, int high) {}
-
   /**
    * Lays the boxes.
    *
@@ -151,146 +143,29 @@ final class Boxes {
    * @throws Problem {@code stack.floating} if a part has no way to the cooling
    */
   static Optional<Boxes> of(StackCase stack, double fine, int parts) {
-    double[] x = planes(stack, fine, parts, true);
-    double[] y = planes(stack, fine, parts, false);
-    boolean[][][] present = footprints(stack, x, y);
-    List<List<Extent>> extents = new ArrayList<>();
+    double[] x = Footprint.planes(stack, fine, parts, true);
+    double[] y = Footprint.planes(stack, fine, parts, false);
+    boolean[][][] present = Footprint.present(stack, x, y);
+    List<List<Footprint.Extent>> extents = new ArrayList<>();
     for (int l = 0; l < present.length; l++) {
-      List<Extent> found = new ArrayList<>();
+      List<Footprint.Extent> found = new ArrayList<>();
       extents.add(found);
-      if (!stack.layers().get(l).crossing() && !rectangles(present[l], found)) {
+      if (!stack.layers().get(l).crossing() && !Footprint.rectangles(present[l], found)) {
         return Optional.empty();
       }
     }
     return Optional.of(new Boxes(stack, x, y, extents, fine / parts));
   }
 
-  private static int solid(StackCase stack, boolean lowest) {
-    List<StackLayer> layers = stack.layers();
-    int l = lowest ? 0 : layers.size() - 1;
-    while (layers.get(l).crossing()) {
-      l += lowest ? 1 : -1;
-    }
-    return l;
-  }
-
-  private static double[] planes(StackCase stack, double fine, int parts, boolean alongX) {
-    List<Patch> all = new ArrayList<>();
-    stack.layers().forEach(l -> all.addAll(l.patches()));
-    Patch hull = hull(stack);
-    double growth = Math.min(MOST_GROWTH, GROWTH * fine / (hullMetres(stack) / 2));
-    return Planes.of(
-        edges(all, alongX),
-        new Planes.Size(low(hull, alongX), high(hull, alongX), fine, growth),
-        parts);
-  }
-
-  /** The rectangle around all that is heated, or around the lowest layer where nothing is. */
-  private static Patch hull(StackCase stack) {
-    List<Patch> warm = stack.heat().stream().map(HeatSource::patch).toList();
-    StackLayer lowest = stack.layers().get(0);
-    return warm.isEmpty() ? lowest.bounds() : lowest.over(warm).bounds();
-  }
-
-  /**
-   * The side of a square as large as what is heated, m; of a strip at least a part of its length,
-   * or its cells would be too many.
-   */
-  static double hullMetres(StackCase stack) {
-    Patch hull = hull(stack);
-    double longest = Math.max(hull.widthMillimetres(), hull.depthMillimetres());
-    double square = Math.sqrt(hull.widthMillimetres() * hull.depthMillimetres());
-    return 1e-3 * Math.max(square, longest / LONGEST_STRIP);
-  }
-
-  /** Low and high edges of patches, m. */
-  static double[] edges(List<Patch> patches, boolean alongX) {
-    double[] edges = new double[2 * patches.size()];
-    for (int i = 0; i < patches.size(); i++) {
-      edges[2 * i] = low(patches.get(i), alongX);
-      edges[2 * i + 1] = high(patches.get(i), alongX);
-    }
-    return edges;
-  }
-
-  static double low(Patch p, boolean alongX) {
-    return 1e-3 * (alongX ? p.leftMillimetres() : p.lowMillimetres());
-  }
-
-  static double high(Patch p, boolean alongX) {
-    return 1e-3 * (alongX ? p.rightMillimetres() : p.highMillimetres());
-  }
-
-  private static boolean[][][] footprints(StackCase stack, double[] x, double[] y) {
-    boolean[][][] present = new boolean[stack.layers().size()][x.length - 1][y.length - 1];
-    for (int l = 0; l < present.length; l++) {
-      for (Patch p : stack.layers().get(l).patches()) {
-        int low = Planes.nearest(y, low(p, false));
-        int high = Planes.nearest(y, high(p, false));
-        for (int i = Planes.nearest(x, low(p, true)); i < Planes.nearest(x, high(p, true)); i++) {
-          Arrays.fill(present[l][i], low, high, true);
-        }
-      }
-    }
-    return present;
-  }
-
-  /** Finds the separate parts of a footprint; false if one is no rectangle. */
-  private static boolean rectangles(boolean[][] present, List<Extent> found) {
-    boolean[][] seen = new boolean[present.length][present[0].length];
-    for (int i = 0; i < present.length; i++) {
-      for (int j = 0; j < present[i].length; j++) {
-        if (!present[i][j] || seen[i][j]) {
-          continue;
-        }
-        int right = i;
-        while (right < present.length && present[right][j]) {
-          right++;
-        }
-        int high = j;
-        while (high < present[i].length && present[i][high]) {
-          high++;
-        }
-        Extent extent = new Extent(i, right, j, high);
-        if (!alone(present, extent)) {
-          return false;
-        }
-        for (int c = i; c < right; c++) {
-          Arrays.fill(seen[c], j, high, true);
-        }
-        found.add(extent);
-      }
-    }
-    return true;
-  }
-
-  /** Whether a rectangle is filled and nothing touches it. */
-  private static boolean alone(boolean[][] present, Extent e) {
-    for (int i = e.left - 1; i <= e.right; i++) {
-      for (int j = e.low - 1; j <= e.high; j++) {
-        boolean inX = i >= e.left && i < e.right;
-        boolean inY = j >= e.low && j < e.high;
-        boolean here =
-            i >= 0 && j >= 0 && i < present.length && j < present[0].length && present[i][j];
-        boolean inside = inX && inY;
-        boolean beside = inX || inY;
-        if (here != inside && beside) {
-          return false;
-        }
-      }
-    }
-    return true;
-  }
-
-  private Box box(int layer, Extent e, double finest) {
+  private Box box(int layer, Footprint.Extent e, double finest) {
     return new Box(
         layer,
-        e.left,
-        e.right,
-        e.low,
-        e.high,
-        cosines(layer, x, e.left, e.right, finest),
-        cosines(layer, y, e.low, e.high, finest));
+        e.left(),
+        e.right(),
+        e.low(),
+        e.high(),
+        cosines(layer, x, e.left(), e.right(), finest),
+        cosines(layer, y, e.low(), e.high(), finest));
   }
 
   /**
@@ -298,7 +173,7 @@ final class Boxes {
    * heat and then smeared by every solid on the way. The lowest counts as one on its own way.
    */
   private double detail(int layer) {
-    double narrowest = hullMetres(stack);
+    double narrowest = Footprint.hullMetres(stack);
     for (HeatSource heat : stack.heat()) {
       double width = Math.min(heat.patch().widthMillimetres(), heat.patch().depthMillimetres());
       narrowest = Math.min(narrowest, width * 1e-3);
@@ -318,12 +193,12 @@ final class Boxes {
    */
   private Cosines cosines(int layer, double[] planes, int from, int to, double finest) {
     double length = planes[to] - planes[from];
-    double wanted = length / detail(layer) * hullMetres(stack) / finest / CELLS_BY_DETAIL;
+    double wanted = length / detail(layer) * Footprint.hullMetres(stack) / finest / CELLS_BY_DETAIL;
     if (layer == lowest) {
       double thickness = stack.layers().get(layer).thicknessMicrometres() * 1e-6;
       wanted = Math.max(wanted, MODES_BY_THICKNESS * length / thickness);
     }
-    double most = Math.min(MOST_MODES, MODES_BY_CELL * hullMetres(stack) / finest);
+    double most = Math.min(MOST_MODES, MODES_BY_CELL * Footprint.hullMetres(stack) / finest);
     int count = Math.max(to - from, (int) Math.ceil(Math.min(most, wanted)));
     return new Cosines(planes[from], length, count);
   }
@@ -351,26 +226,26 @@ final class Boxes {
 
   private void add(Box lower, int below, int above, int next) {
     Box upper = above == Contact.COOLANT ? lower : boxes.get(above);
-    Extent e =
-        new Extent(
+    Footprint.Extent e =
+        new Footprint.Extent(
             Math.max(lower.left(), upper.left()),
             Math.min(lower.right(), upper.right()),
             Math.max(lower.low(), upper.low()),
             Math.min(lower.high(), upper.high()));
-    if (e.left >= e.right || e.low >= e.high) {
+    if (e.left() >= e.right() || e.low() >= e.high()) {
       return;
     }
-    boolean[][] open = new boolean[e.right - e.left][e.high - e.low];
+    boolean[][] open = new boolean[e.right() - e.left()][e.high() - e.low()];
     double[][] area = new double[open.length][open[0].length];
     boolean any = false;
     for (int i = 0; i < open.length; i++) {
       for (int j = 0; j < open[i].length; j++) {
         open[i][j] = true;
         for (int l = lower.layer() + 1; l < next; l++) {
-          open[i][j] &= present[l][e.left + i][e.low + j];
+          open[i][j] &= present[l][e.left() + i][e.low() + j];
         }
         any |= open[i][j];
-        area[i][j] = Planes.width(x, e.left + i) * Planes.width(y, e.low + j);
+        area[i][j] = Planes.width(x, e.left() + i) * Planes.width(y, e.low() + j);
       }
     }
     if (any) {
@@ -378,14 +253,14 @@ final class Boxes {
           new Contact(
               below,
               above,
-              e.left,
-              e.low,
+              e.left(),
+              e.low(),
               open,
               area,
               trace(lower, e),
               above == Contact.COOLANT ? null : trace(upper, e),
-              modes(x, 0, e.left, e.right),
-              modes(y, 1, e.low, e.high)));
+              modes(x, 0, e.left(), e.right()),
+              modes(y, 1, e.low(), e.high())));
     }
   }
 
@@ -393,8 +268,8 @@ final class Boxes {
     return known.computeIfAbsent(List.of(axis, from, to), key -> CellModes.of(planes, from, to));
   }
 
-  private Trace trace(Box box, Extent e) {
-    return new Trace(box.x().means(x, e.left, e.right), box.y().means(y, e.low, e.high));
+  private Trace trace(Box box, Footprint.Extent e) {
+    return new Trace(box.x().means(x, e.left(), e.right()), box.y().means(y, e.low(), e.high()));
   }
 
   /** Follows the heat back from the coolant. */
@@ -438,10 +313,10 @@ final class Boxes {
     for (int i = 0; i < present[0].length; i++) {
       for (int j = 0; j < present[0][i].length; j++) {
         boolean under =
-            x[i] < high(heat, true) - 1e-9
-                && x[i + 1] > low(heat, true) + 1e-9
-                && y[j] < high(heat, false) - 1e-9
-                && y[j + 1] > low(heat, false) + 1e-9;
+            x[i] < Footprint.high(heat, true) - 1e-9
+                && x[i + 1] > Footprint.low(heat, true) + 1e-9
+                && y[j] < Footprint.high(heat, false) - 1e-9
+                && y[j + 1] > Footprint.low(heat, false) + 1e-9;
         for (int l = 0; l <= lowest && under; l++) {
           if (!present[l][i][j]) {
             throw floating(stack.layers().get(0), i, j);

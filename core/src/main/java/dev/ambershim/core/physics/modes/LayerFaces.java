@@ -144,9 +144,10 @@ final class LayerFaces {
         }
         for (Patch p : patches) {
           double width =
-              Math.min(x[i + 1], Boxes.high(p, true)) - Math.max(x[i], Boxes.low(p, true));
+              Math.min(x[i + 1], Footprint.high(p, true)) - Math.max(x[i], Footprint.low(p, true));
           double depth =
-              Math.min(y[j + 1], Boxes.high(p, false)) - Math.max(y[j], Boxes.low(p, false));
+              Math.min(y[j + 1], Footprint.high(p, false))
+                  - Math.max(y[j], Footprint.low(p, false));
           all[i][j] += Math.max(0, width) * Math.max(0, depth);
         }
       }

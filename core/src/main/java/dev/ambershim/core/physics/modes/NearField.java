@@ -97,8 +97,8 @@ final class NearField {
 
   /** Whether no span lies within reach of a heat or of its mirrors. */
   private boolean far(Cosines axis, Patch heat, boolean alongX, List<Span> to) {
-    double a = Boxes.low(heat, alongX);
-    double b = Boxes.high(heat, alongX);
+    double a = Footprint.low(heat, alongX);
+    double b = Footprint.high(heat, alongX);
     double low = 2 * axis.low();
     double high = low + 2 * axis.length();
     double reach = FAR * tau;
@@ -120,7 +120,7 @@ final class NearField {
   }
 
   private double[][] spread(boolean alongX, Patch heat, List<Span> to) {
-    Way way = new Way(alongX, Boxes.low(heat, alongX), Boxes.high(heat, alongX), to);
+    Way way = new Way(alongX, Footprint.low(heat, alongX), Footprint.high(heat, alongX), to);
     return known.computeIfAbsent(
         way,
         w -> {

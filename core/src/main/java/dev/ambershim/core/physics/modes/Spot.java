@@ -73,10 +73,10 @@ record Spot(
   static Spot of(
       int heat, List<Patch> heats, int[] boxOf, Box box, NearField field, boolean falls) {
     Patch patch = heats.get(heat);
-    double left = Boxes.low(patch, true);
-    double right = Boxes.high(patch, true);
-    double low = Boxes.low(patch, false);
-    double high = Boxes.high(patch, false);
+    double left = Footprint.low(patch, true);
+    double right = Footprint.high(patch, true);
+    double low = Footprint.low(patch, false);
+    double high = Footprint.high(patch, false);
     int index = boxOf[heat];
     return new Spot(
         index,
@@ -103,15 +103,15 @@ record Spot(
    * since what lies under two heats at once may be narrow and hot.
    */
   private static List<NearField.Span> grid(Patch own, List<Patch> heats, boolean alongX) {
-    double low = Boxes.low(own, alongX);
-    double high = Boxes.high(own, alongX);
+    double low = Footprint.low(own, alongX);
+    double high = Footprint.high(own, alongX);
     double[] edges = new double[2 * heats.size() + 2];
     edges[0] = low;
     edges[1] = high;
     for (int h = 0; h < heats.size(); h++) {
       boolean crosses = common(own, heats.get(h)).isPresent();
-      edges[2 * h + 2] = crosses ? Math.max(low, Boxes.low(heats.get(h), alongX)) : low;
-      edges[2 * h + 3] = crosses ? Math.min(high, Boxes.high(heats.get(h), alongX)) : high;
+      edges[2 * h + 2] = crosses ? Math.max(low, Footprint.low(heats.get(h), alongX)) : low;
+      edges[2 * h + 3] = crosses ? Math.min(high, Footprint.high(heats.get(h), alongX)) : high;
     }
     double[] marks = Planes.distinct(edges);
     List<NearField.Span> all = new ArrayList<>(NearField.Span.places(low));

@@ -123,7 +123,7 @@ public final class SteadySolver {
 
   /** Root of the area that all heats are in, m. */
   static double width(StackCase stack) {
-    return Boxes.hullMetres(stack);
+    return Footprint.hullMetres(stack);
   }
 
   /** The grids of a stack with cells of a width, solved. */

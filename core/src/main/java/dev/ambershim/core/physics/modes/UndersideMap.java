@@ -54,7 +54,7 @@ record UndersideMap(double[] x, double[] y, List<Part> parts) {
       all.addAll(stack.layers().get(l).patches());
     }
     stack.heat().forEach(h -> all.add(h.patch()));
-    double[] marks = Planes.distinct(Boxes.edges(all, alongX));
+    double[] marks = Planes.distinct(Footprint.edges(all, alongX));
     double wide = (marks[marks.length - 1] - marks[0]) / CELLS;
     List<Double> planes = new ArrayList<>(List.of(marks[0]));
     for (int m = 1; m < marks.length; m++) {
