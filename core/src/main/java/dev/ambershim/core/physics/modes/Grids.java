@@ -103,6 +103,11 @@ final class Grids {
     return fields.get(fields.size() - 1);
   }
 
+  /** How far the sources may be off as heat went straight through a stack's thin solids, K. */
+  double leftOut(StackCase stack) {
+    return Skins.doubt(stack, finest());
+  }
+
   private double extrapolated(int finer, double coarse, double fine) {
     double p = parts[finer - 1];
     double q = parts[finer];

@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.multigrid.CellSolver;
 import dev.ambershim.core.physics.multigrid.Team;
 import java.util.Arrays;
+import java.util.Optional;
 import java.util.OptionalLong;
 
 /**
@@ -30,8 +31,19 @@ public final class SteadySolver {
   /** No more contact cells than this are laid: what they cost grows faster than what they tell. */
   private static final long MOST_CELLS = 60_000;
 
+  /**
+   * Nor is a finer grid where cells times steps were more than this: it would take many seconds.
+   */
+  private static final long MOST_WORK = 2_500_000;
+
   private static final double SKIN_MICROMETRES = 100;
   private static final double SKIN_RATIO = 5;
+
+  /** Of the wanted error, what straight ways through thin solids may take. */
+  private static final double SKIN_SHARE = 0.5;
+
+  /** What is good enough where a number of cells is asked for. */
+  private static final double USUAL_SHARE = 0.005;
 
   private final Team team;
   private final SolveWatch watch;
@@ -91,34 +103,76 @@ public final class SteadySolver {
    */
   public StackSolution solve(StackCase stack, OptionalLong cells, double errorShare) {
     StackRules.check(stack);
-    if (!madeOfBoxes(stack)) {
-      return new CellSolver(team, watch).solve(stack, cells, errorShare);
+    Optional<StackSolution> straight =
+        Skins.straight(stack)
+            .filter(SteadySolver::joined)
+            .flatMap(s -> straightUp(stack, s, cells, errorShare));
+    if (straight.filter(s -> fine(s, stack, cells, errorShare)).isPresent()) {
+      return straight.get();
     }
+    StackSolution whole =
+        (madeOfBoxes(stack) ? byModes(stack, cells, errorShare, watch) : Optional.<Grids>empty())
+            .map(Grids::solution)
+            .orElseGet(() -> new CellSolver(team, watch).solve(stack, cells, errorShare));
+    return straight
+        .filter(s -> s.discretisationErrorKelvin() < whole.discretisationErrorKelvin())
+        .orElse(whole);
+  }
+
+  private static boolean fine(
+      StackSolution found, StackCase stack, OptionalLong cells, double errorShare) {
+    double share = cells.isPresent() ? USUAL_SHARE : errorShare;
+    return found.discretisationErrorKelvin()
+        <= share * (found.peakCelsius() - stack.coolantCelsius());
+  }
+
+  /** Whether all parts hang together and are boxes. */
+  private static boolean joined(StackCase straight) {
+    try {
+      return madeOfBoxes(straight);
+    } catch (Problem floats) {
+      return false; // a thin solid holds them together
+    }
+  }
+
+  /** With heat going straight through thin solids; what that leaves out is in the error. */
+  private Optional<StackSolution> straightUp(
+      StackCase stack, StackCase straight, OptionalLong cells, double errorShare) {
+    return byModes(straight, cells, errorShare * (1 - SKIN_SHARE), watch.part(0, 0.5))
+        .map(
+            grids -> {
+              StackSolution found = grids.solution();
+              return found.withDiscretisationError(
+                  found.discretisationErrorKelvin() + grids.leftOut(stack));
+            });
+  }
+
+  /** The grids of a stack of boxes; empty if their fluxes do not come to rest. */
+  private Optional<Grids> byModes(
+      StackCase stack, OptionalLong cells, double errorShare, SolveWatch watch) {
     if (cells.isPresent()) {
       double fine = fineFor(stack, Math.min(MOST_CELLS, cells.getAsLong()));
-      Grids grids = on(stack, fine, watch);
-      return grids.rest()
-          ? grids.solution()
-          : new CellSolver(team, watch).solve(stack, cells, errorShare);
+      return Optional.of(on(stack, fine, watch)).filter(Grids::rest);
     }
     double done = 0;
-    StackSolution best = null;
+    Grids grids = null;
     double fine = width(stack) / FIRST_WIDTH;
     for (int grid = 0; grid < MOST_GRIDS; grid++) {
       double to = done + (1 - done) * 0.5;
-      Grids grids = on(stack, fine, watch.part(done, to));
+      grids = on(stack, fine, watch.part(done, to));
       if (!grids.rest()) {
-        return new CellSolver(team, watch.part(to, 1)).solve(stack, cells, errorShare);
+        return Optional.empty();
       }
-      best = grids.solution();
+      StackSolution found = grids.solution();
       done = to;
-      double rise = best.peakCelsius() - stack.coolantCelsius();
-      if (best.discretisationErrorKelvin() <= errorShare * rise || best.cells() > MOST_CELLS) {
+      double rise = found.peakCelsius() - stack.coolantCelsius();
+      boolean dear = found.cells() > MOST_CELLS || found.cells() * found.iterations() > MOST_WORK;
+      if (found.discretisationErrorKelvin() <= errorShare * rise || dear) {
         break;
       }
       fine /= GROWTH;
     }
-    return best;
+    return Optional.of(grids);
   }
 
   /** Root of the area that all heats are in, m. */
