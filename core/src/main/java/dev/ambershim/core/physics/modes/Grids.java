@@ -5,9 +5,12 @@ import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackSolution;
+import dev.ambershim.core.physics.multigrid.Team;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntConsumer;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.LUDecomposition;
@@ -40,24 +43,29 @@ final class Grids {
   private final List<SteadyBoxes> live = new ArrayList<>();
   private final List<BoxField> fields = new ArrayList<>();
   private final int[] parts;
+  private final Team team;
 
   /**
    * Lays the grids.
    *
    * @param fine width of cells where heat enters before they are cut, m
+   * @param team who works; each grid is one thread's, so that results are equal for any number
    */
-  Grids(StackCase stack, double fine) {
-    this(stack, fine, PARTS);
+  Grids(StackCase stack, double fine, Team team) {
+    this.team = team;
+    parts = PARTS;
+    SteadyBoxes[] laid = new SteadyBoxes[parts.length];
+    largestFirst(
+        laid.length, g -> laid[g] = new SteadyBoxes(Boxes.of(stack, fine, parts[g]).orElseThrow()));
+    live.addAll(Arrays.asList(laid));
   }
 
-  private Grids(StackCase stack, double fine, int... parts) {
-    for (int part : parts) {
-      live.add(new SteadyBoxes(Boxes.of(stack, fine, part).orElseThrow()));
-    }
-    this.parts = parts.clone();
+  private void largestFirst(int count, IntConsumer work) {
+    team.tasks(count, i -> work.accept(count - 1 - i));
   }
 
   private Grids(List<SteadyBoxes> live, int... parts) {
+    team = Team.alone();
     this.live.addAll(live);
     this.parts = parts.clone();
   }
@@ -79,15 +87,19 @@ final class Grids {
    * @throws dev.ambershim.core.base.Problem {@code stack.runaway}
    */
   void solve(StackCase stack, SolveWatch watch) {
+    BoxField[] found = new BoxField[live.size()];
+    AtomicInteger done = new AtomicInteger();
+    largestFirst(
+        found.length,
+        g -> {
+          found[g] = balanced(live.get(g), stack, watch);
+          if (!found[g].rises().found()) {
+            throw SteadySolver.runaway(stack);
+          }
+          watch.share((double) done.incrementAndGet() / found.length);
+        });
     fields.clear();
-    for (int g = 0; g < live.size(); g++) {
-      BoxField field = balanced(live.get(g), stack, watch);
-      if (!field.rises().found()) {
-        throw SteadySolver.runaway(stack);
-      }
-      fields.add(field);
-      watch.share((g + 1.0) / live.size());
-    }
+    fields.addAll(Arrays.asList(found));
   }
 
   /** Whether the latest solution came to rest on every grid; if not, it is no solution. */

@@ -53,7 +53,7 @@ public final class LiveStack {
     Grids laid = null;
     double told = Double.NaN;
     for (int grid = 0; grid < MOST_GRIDS; grid++) {
-      laid = SteadySolver.on(heated, fine, watch);
+      laid = SteadySolver.on(heated, fine, Team.alone(), watch);
       StackSolution found = laid.solution();
       told = found.discretisationErrorKelvin() / (found.peakCelsius() - stack.coolantCelsius());
       if (!(told > share)) {

@@ -51,7 +51,7 @@ public final class SteadySolver {
   /**
    * How to solve.
    *
-   * @param team who works where the multigrid has to
+   * @param team who works
    * @param watch who watches
    */
   public SteadySolver(Team team, SolveWatch watch) {
@@ -152,14 +152,14 @@ public final class SteadySolver {
       StackCase stack, OptionalLong cells, double errorShare, SolveWatch watch) {
     if (cells.isPresent()) {
       double fine = fineFor(stack, Math.min(MOST_CELLS, cells.getAsLong()));
-      return Optional.of(on(stack, fine, watch)).filter(Grids::rest);
+      return Optional.of(on(stack, fine, team, watch)).filter(Grids::rest);
     }
     double done = 0;
     Grids grids = null;
     double fine = width(stack) / FIRST_WIDTH;
     for (int grid = 0; grid < MOST_GRIDS; grid++) {
       double to = done + (1 - done) * 0.5;
-      grids = on(stack, fine, watch.part(done, to));
+      grids = on(stack, fine, team, watch.part(done, to));
       if (!grids.rest()) {
         return Optional.empty();
       }
@@ -181,8 +181,8 @@ public final class SteadySolver {
   }
 
   /** The grids of a stack with cells of a width, solved. */
-  static Grids on(StackCase stack, double fine, SolveWatch watch) {
-    Grids grids = new Grids(stack, fine);
+  static Grids on(StackCase stack, double fine, Team team, SolveWatch watch) {
+    Grids grids = new Grids(stack, fine, team);
     grids.solve(stack, watch);
     return grids;
   }

@@ -71,6 +71,23 @@ public final class Team implements AutoCloseable {
         });
   }
 
+  /** Runs a few large tasks, each once; who is free takes the next. */
+  public void tasks(int count, IntConsumer work) {
+    if (threads == 1) {
+      for (int i = 0; i < count; i++) {
+        work.accept(i);
+      }
+      return;
+    }
+    AtomicInteger next = new AtomicInteger();
+    all(
+        me -> {
+          for (int i = next.getAndIncrement(); i < count; i = next.getAndIncrement()) {
+            work.accept(i);
+          }
+        });
+  }
+
   /** Runs {@code work} on blocks of neighbouring rows that together make up all. */
   void blocks(int rows, long cells, Block work) {
     if (isAlone(rows, cells)) {
@@ -144,6 +161,9 @@ public final class Team implements AutoCloseable {
     }
     this.work = null; // what it holds on to may be large
     Throwable failed = failure.getAndSet(null);
+    if (failed instanceof RuntimeException known) {
+      throw known;
+    }
     if (failed != null) {
       throw new IllegalStateException(failed);
     }

@@ -10,6 +10,7 @@ import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
+import dev.ambershim.core.physics.multigrid.Team;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalLong;
@@ -101,7 +102,8 @@ class ModesPropertiesTest {
     StackCase stack = stack(seed);
     StackSolution s = SteadySolver.plain().solve(stack, OptionalLong.empty(), 0.003);
     StackSolution finer =
-        SteadySolver.on(stack, SteadySolver.width(stack) / 12, SolveWatch.NONE).solution();
+        SteadySolver.on(stack, SteadySolver.width(stack) / 12, Team.alone(), SolveWatch.NONE)
+            .solution();
     assertThat(Math.abs(s.energyImbalanceRelative())).isLessThan(1e-9);
     double bound = s.discretisationErrorKelvin() + finer.discretisationErrorKelvin();
     for (int i = 0; i < stack.heat().size(); i++) {

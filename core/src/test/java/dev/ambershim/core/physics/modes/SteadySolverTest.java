@@ -22,6 +22,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
 
 /** The modal solver against solutions that are known exactly, and against the multigrid. */
@@ -161,6 +163,23 @@ class SteadySolverTest {
     assertThat(off).isLessThan(s.discretisationErrorKelvin());
   }
 
+  /** Threads share grids, not sums. */
+  @Test
+  void anyNumberOfThreadsGivesTheSameBits() {
+    StackCase stack = Stacks.lidded();
+    StackSolution alone = solved(stack);
+    ExecutorService others = Executors.newFixedThreadPool(3);
+    try (Team team = Team.of(4, others)) {
+      StackSolution shared =
+          new SteadySolver(team, SolveWatch.NONE).solve(stack, OptionalLong.empty(), SHARE);
+      assertThat(shared.sources()).isEqualTo(alone.sources());
+      assertThat(shared.layers()).isEqualTo(alone.layers());
+      assertThat(shared.discretisationErrorKelvin()).isEqualTo(alone.discretisationErrorKelvin());
+    } finally {
+      others.shutdown();
+    }
+  }
+
   /** A thin die shows every cell of its joint; the told error must cover that. */
   @Test
   void theToldErrorCoversAThinDieToo() {
@@ -189,7 +208,11 @@ class SteadySolverTest {
     StackCase stack = Stacks.lidded();
     double[] watts = stack.heat().stream().mapToDouble(HeatSource::watts).toArray();
     double truth =
-        SteadySolver.on(stack, 0.7e-3, SolveWatch.NONE).solution().sources().get(1).meanCelsius();
+        SteadySolver.on(stack, 0.7e-3, Team.alone(), SolveWatch.NONE)
+            .solution()
+            .sources()
+            .get(1)
+            .meanCelsius();
     double[] off = new double[3];
     int[] parts = {2, 4, 8};
     for (int g = 0; g < 3; g++) {
