@@ -184,6 +184,9 @@ final class PlanCommand implements Callable<Integer> {
           Notation.minutes(slot.step().hands().likely()),
           slot.step().hold().map(h -> "  hold: " + h.check()).orElse(""));
     }
+    if (!plan.tools().isEmpty()) {
+      out.println("Tools: " + String.join(", ", plan.tools()) + ".");
+    }
     out.println("Kit: " + kit.sentence(Notation.METRIC));
     kit.shopping()
         .forEach(

@@ -54,7 +54,7 @@ class WeighCommandTest {
     JsonNode node = Json.mapper().readTree(weigh(job(job), "--json").out());
     assertThat(node.get("recommended").asText()).startsWith("metal-");
     assertThat(node.get("heatWatts").asDouble()).isEqualTo(160);
-    assertThat(node.get("options")).hasSize(11);
+    assertThat(node.get("options")).hasSize(14);
     JsonNode first = node.get("options").get(0);
     assertThat(first.get("gain").get("level").asDouble()).isEqualTo(0.8);
     assertThat(first.get("gainKelvin").asDouble())

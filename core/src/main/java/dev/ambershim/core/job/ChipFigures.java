@@ -53,7 +53,7 @@ final class ChipFigures {
             "cores",
             Unit.COUNT,
             new Range(1, 256),
-            new Range(2, 64),
+            new Range(1, 64),
             "Count the core temperatures in your log.",
             CHIP.must(Chip::cores, (c, v) -> c.withCores((int) Math.round(v)))));
     for (int i = 0; i < chip.dies().size(); i++) {
@@ -75,7 +75,7 @@ final class ChipFigures {
     Range size = new Range(1, 60);
     Range usual = new Range(5, 30);
     Range place = new Range(-60, 60);
-    Range near = new Range(-15, 15);
+    Range near = new Range(-30, 30);
     figures.add(
         new Figure(
             at + "widthMillimetres",

@@ -1,10 +1,12 @@
 package dev.ambershim.core.job;
 
 import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.Lid;
 import dev.ambershim.core.physics.assembly.Part;
+import dev.ambershim.core.physics.assembly.Seat;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.plan.Step;
@@ -59,6 +61,13 @@ public record Choice(
             ChipFigures.LID_SECTION.in(Lid::material, Lid::withMaterial),
             METALS,
             Material::words),
+        of(
+            "chip.seat",
+            Part.SUBSTRATE,
+            "what it sits in",
+            ChipFigures.CHIP.in(Chip::seat, Chip::withSeat),
+            List.of(Seat.values()),
+            Seat::words),
         filling(name + ".inner", Part.INNER, build.in(Build::inner, Build::withInner)),
         filling(name + ".outer", Part.OUTER, build.in(Build::outer, Build::withOuter)),
         of(

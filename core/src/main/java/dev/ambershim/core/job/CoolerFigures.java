@@ -34,7 +34,7 @@ final class CoolerFigures {
             "thicknessMillimetres",
             "plate thickness",
             new Range(0.5, 30),
-            new Range(1, 8),
+            new Range(1, 25),
             "From the maker's drawing, or by caliper where the edge shows it.",
             COOLER.must(Cooler::thicknessMillimetres, Cooler::withThicknessMillimetres)),
         new Figure(
@@ -43,7 +43,7 @@ final class CoolerFigures {
             "plate to room air",
             Unit.KELVIN_PER_WATT,
             new Range(0.005, 3),
-            new Range(0.03, 0.4),
+            new Range(0.03, 0.8),
             "Coolant or plate temperature over room air, divided by chip power.",
             COOLER.must(Cooler::resistanceKelvinPerWatt, Cooler::withResistanceKelvinPerWatt)),
         plate(
@@ -57,14 +57,14 @@ final class CoolerFigures {
             "finDepthMillimetres",
             "fins or channels, depth",
             new Range(5, 200),
-            new Range(20, 80),
+            new Range(10, 80),
             "As the width, the other way.",
             COOLER.must(Cooler::finDepthMillimetres, Cooler::withFinDepthMillimetres)),
         plate(
             "reachMillimetres",
             "room to come down",
             new Range(0, 20),
-            new Range(1, 6),
+            new Range(0, 6),
             "How much lower the mount can hold the plate than on a lid: springs, standoffs, frame.",
             COOLER.must(Cooler::reachMillimetres, Cooler::withReachMillimetres)));
   }

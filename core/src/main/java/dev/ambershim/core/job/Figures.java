@@ -29,7 +29,7 @@ public final class Figures {
           "heat",
           Unit.WATT,
           new Range(1, 1000),
-          new Range(60, 350),
+          new Range(15, 450),
           "Read chip power from a log under your heaviest load.",
           ALL.must(Job::heatWatts, Job::withHeatWatts));
 

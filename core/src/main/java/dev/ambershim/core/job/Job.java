@@ -81,9 +81,6 @@ public record Job(
     CloseTerms closing,
     MountTerms mounting)
     implements JobBuilder.With {
-  /** Heat of a heavy load on a desktop chip while nothing is measured: common practice. */
-  private static final double USUAL_HEAT_WATTS = 150;
-
   /** Below this most people would not open a chip: common practice. */
   private static final double USUAL_CARE_KELVIN = 1;
 
@@ -112,10 +109,10 @@ public record Job(
         .title(title)
         .notes("")
         .chip(point.chip(title))
-        .cooler(StartingPoint.cooler())
+        .cooler(point.usualCooler())
         .before(point.asBought())
         .after(point.afterwards())
-        .heatWatts(USUAL_HEAT_WATTS)
+        .heatWatts(point.heatWatts())
         .careKelvin(USUAL_CARE_KELVIN)
         .runs(List.of())
         .build();

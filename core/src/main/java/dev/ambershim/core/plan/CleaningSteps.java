@@ -1,7 +1,9 @@
 package dev.ambershim.core.plan;
 
+import static dev.ambershim.core.plan.Thing.BENCH;
 import static dev.ambershim.core.plan.Thing.CHIP;
 import static dev.ambershim.core.plan.Thing.LID;
+import static dev.ambershim.core.plan.Thing.MACHINE;
 import static dev.ambershim.core.plan.Thing.PLATE;
 
 import dev.ambershim.core.physics.material.Filling;
@@ -12,16 +14,45 @@ final class CleaningSteps {
   private CleaningSteps() {}
 
   static void add(List<StepDraft> to, WorkCase work) {
-    if (work.option().opens()) {
+    if (work.worksOnDie()) {
       if (work.takesLidOff()) {
         sealant(to, work);
       }
       die(to, work);
-      if (work.before().lidOn() && work.after().lidOn() && !work.newLid()) {
+      if (work.lidReturns()) {
         lid(to, work);
       }
     }
     plate(to, work);
+    if (work.metalWasThere() || work.dissolves()) {
+      to.add(WasteSteps.after("waste-old", CHIP, LID, PLATE, BENCH));
+    }
+    if (work.startsDry()) {
+      to.add(dryStart());
+    }
+  }
+
+  private static StepDraft dryStart() {
+    return new StepDraft("dry-start", Phase.CLEAN, MACHINE, CHIP, LID, PLATE)
+        .title("Dry start: does the chip live?")
+        .action(
+            "Chip into the socket, held without force. A thin smear of paste on the die, the plate"
+                + " laid on by hand. Power on until the board's settings show, then off at once.")
+        .reason("Shearing solder kills more chips than all the rest; know it before you film.")
+        .look("The settings show the chip and all memory. Half a minute is enough.")
+        .wrong(
+            "Nothing shows",
+            "a contact, a part, or the die",
+            "power off; see Rescue (M): contacts first, then the parts around the die")
+        .wrong("It gets hot at once", "the plate does not touch", "power off, set it level, again")
+        .tools("screwdriver", "lamp")
+        .needs(Supply.PASTE, 0.2)
+        .needs(Supply.ALCOHOL, 10)
+        .needs(Supply.SWABS, 4)
+        .minutes(15, 25, 45)
+        .caution(Caution.MAINS)
+        .record("what it showed")
+        .hold("Did it start, and is it out again, wiped clean, unplugged, the socket covered?");
   }
 
   private static void sealant(List<StepDraft> to, WorkCase work) {
@@ -45,7 +76,7 @@ final class CleaningSteps {
             .risk(work.openRisk())
             .change(ChipState.Change.SEALANT_OFF)
             .hold("Is every trace of sealant off the substrate?"));
-    if (work.after().lidOn() && !work.newLid()) {
+    if (work.lidReturns()) {
       to.add(
           new StepDraft("sealant-lid", Phase.CLEAN, LID)
               .title("Sealant off the lid's rim")
@@ -86,13 +117,21 @@ final class CleaningSteps {
             .action(
                 "Alcohol of 90 % or more on a lint-free swab: die, substrate, between the parts."
                     + " A fresh swab each time, until it stays white. Then let it dry.")
-            .reason("Grease and dust keep film and cover from holding.")
+            .reason(
+                work.metalOnDie()
+                    ? "Grease and dust keep film and cover from holding."
+                    : "Grease and dust keep paste from holding, and from pressing thin.")
             .look("The last swab is white. No lint under the lamp.")
             .wrong("White bloom as it dries", "water in the alcohol", "repeat with fresh alcohol")
             .needs(Supply.ALCOHOL, 10)
             .needs(Supply.SWABS, 8)
             .minutes(5, 10, 20)
-            .wait(5, 10, 20, "the chip dries", "air and warmth")
+            .wait(
+                work.fixed() ? 15 : 5,
+                work.fixed() ? 30 : 10,
+                work.fixed() ? 60 : 20,
+                work.fixed() ? "the board dries" : "the chip dries",
+                "air and warmth")
             .caution(Caution.SOLVENT)
             .hold("Did the last swab stay clean?"));
     to.add(
@@ -112,7 +151,7 @@ final class CleaningSteps {
 
   private static StepDraft dieOff(WorkCase work) {
     Filling old = work.before().lidOn() ? work.before().inner().filling() : outer(work);
-    if (old == Filling.SOLDER && work.ways().takes(Way.DISSOLVE)) {
+    if (work.dissolves()) {
       return new StepDraft("solder-die", Phase.CLEAN, CHIP)
           .title("Dissolve the solder")
           .action(
@@ -145,6 +184,10 @@ final class CleaningSteps {
               "the blade tilted",
               "new blade, flatter; note the scratch in Clean")
           .wrong(
+              "A corner of the die splinters",
+              "the blade was under its edge",
+              "splinters are sharp: pick them up with tape; note it in Clean")
+          .wrong(
               "Shavings between the parts",
               "they short them",
               "tilt and tap the chip, then a soft brush")
@@ -166,6 +209,10 @@ final class CleaningSteps {
                   + " conducts badly.")
           .look("Grey, even silicon. Every bead beside the die is caught.")
           .wrong(
+              "Metal on skin",
+              "it stains and irritates",
+              "wash it off with soap and water; take rings off first")
+          .wrong(
               "Beads roll over the substrate",
               "it was pushed outwards",
               "pick them up with a swab dipped in metal; count the parts around")
@@ -181,9 +228,13 @@ final class CleaningSteps {
         .action(
             "Swab the paste off dry, from the edge inwards, then with alcohol. Go between the small"
                 + " parts with the tip.")
-        .reason("Paste under a film keeps it from wetting.")
+        .reason(
+            work.metalOnDie()
+                ? "Paste under a film keeps it from wetting."
+                : "Old paste under new makes the joint as thick as both.")
         .look("Grey, even silicon with sharp edges.")
         .wrong("Hard crumbs", "the paste has dried out", "let alcohol stand on it for two minutes")
+        .wrong("Alcohol runs under parts", "too wet a swab", "half an hour to dry before power")
         .needs(Supply.SWABS, 6)
         .needs(Supply.ALCOHOL, 5)
         .minutes(5, 8, 15)
@@ -200,7 +251,10 @@ final class CleaningSteps {
     StepDraft off =
         new StepDraft("lid-inside", Phase.CLEAN, LID)
             .title("Old filling off the lid")
-            .reason("The film must wet the lid as well as the die.")
+            .reason(
+                work.metalOnDie()
+                    ? "The film must wet the lid as well as the die."
+                    : "Old paste under new makes the joint as thick as both.")
             .look("Even metal inside your outline.")
             .minutes(old == Filling.SOLDER ? 20 : 5, old == Filling.SOLDER ? 30 : 8, 45)
             .needs(Supply.SWABS, 5);
@@ -247,7 +301,7 @@ final class CleaningSteps {
         new StepDraft("alcohol-lid", Phase.CLEAN, LID)
             .title("Alcohol on the lid")
             .action("Alcohol on a fresh wipe, inside and rim, until it stays clean. Let it dry.")
-            .reason("Grease keeps film and glue from holding.")
+            .reason("Grease keeps filling and glue from holding.")
             .look("The wipe stays white.")
             .wrong("It stays grey", "polish or paste in a corner", "a swab for the corners")
             .needs(Supply.ALCOHOL, 5)
@@ -262,7 +316,7 @@ final class CleaningSteps {
             .action(
                 "Slanting light inside and over the rim. Note stains, pits, black crust and lifted"
                     + " plating in Clean (Ctrl+4).")
-            .reason("Lifted plating under a film comes off with it later.")
+            .reason("Lifted plating comes off later, and lifts the joint with it.")
             .look("Plating tight, rim even, no burr.")
             .wrong("Plating lifts at an edge", "it was cut or eaten", "take another lid, or lap it")
             .tools("magnifier", "lamp")

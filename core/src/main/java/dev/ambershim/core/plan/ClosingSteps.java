@@ -8,46 +8,102 @@ import static dev.ambershim.core.plan.Thing.PLATE;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.assembly.Seat;
 import dev.ambershim.core.physics.dosing.CloseTerms;
 import dev.ambershim.core.physics.spread.PastePattern;
 import java.util.List;
 
 /** Closing the lid, and the cooler back on. */
 final class ClosingSteps {
+  /** In warm damp air glue may be through so much sooner; common practice. */
+  private static final double EARLY = 0.8;
+
   private ClosingSteps() {}
 
   static void add(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
-    if (work.option().opens()) {
-      if (work.closes()) {
-        close(to, work, doses, notation);
+    if (work.closes()) {
+      if (work.seal() == Way.SEAL_NONE) {
+        closeInSocket(to, work, doses, notation);
       } else {
-        bare(to, work);
+        innerFilling(to, work, doses, notation);
+        glued(to, work, doses, notation);
+      }
+    } else {
+      if (work.liftsChip()) {
+        to.add(chipIn(work, CHIP, LID, MACHINE));
+        if (work.bare()) {
+          held(to, work);
+        }
+      }
+      if (work.bare() && work.metalOnDie()) {
+        CoatingSteps.film(to, work, doses, notation);
       }
     }
+    if (work.metalOnLid()) {
+      CoatingSteps.filmOnLid(to, work, doses, notation);
+    }
+    MachineSteps.insulate(to, work);
     mount(to, work, notation);
+    MachineSteps.close(to, work);
   }
 
-  private static void close(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
-    if (work.seal() == Way.SEAL_NONE) {
-      to.add(chipIn(CHIP, MACHINE).atOnce());
-      to.add(
-          new StepDraft("lid-on", Phase.CLOSE, CHIP, LID, MACHINE)
-              .title("Lay the lid on, and clamp it")
-              .action(
-                  "Lower the lid straight down, mark to mark, without sliding. Hold it with one"
-                      + " finger in the middle and close the socket's clamp over it.")
-              .reason("Nothing but clamp and cooler holds it; slid, it smears the film.")
-              .look("Line and dot meet. The lid did not move when the clamp closed.")
-              .wrong("It moved", "the clamp pulled it", "open, lift it straight up, look, again")
-              .minutes(2, 4, 8)
-              .caution(Caution.BARE_DIE)
-              .sketch(Sketch.ORIENTATION)
-              .risk(work.metalRisk())
-              .change(ChipState.Change.LID_ON)
-              .atOnce()
-              .hold("Is the lid on, mark to mark, and clamped?"));
-      return;
+  private static void innerFilling(
+      List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
+    if (work.metalOnDie()) {
+      CoatingSteps.film(to, work, doses, notation);
+    } else {
+      to.add(innerPaste(work, notation));
     }
+  }
+
+  /** Paste between die and lid. */
+  private static StepDraft innerPaste(WorkCase work, Notation notation) {
+    double grams = Doses.innerPasteGrams(work);
+    return new StepDraft("inner-paste", Phase.COAT, CHIP, BENCH)
+        .title("Paste on the die")
+        .action(
+            "About "
+                + notation.text(grams, Unit.GRAM)
+                + " in all: a line along each die, or a dot in its middle. Spread it thin with a"
+                + " card if the paste is stiff.")
+        .reason("The lid spreads it; what the gap does not hold is pressed out beside the die.")
+        .look("Every die has its paste, none is on the rim's line.")
+        .wrong("A crumb in the paste", "dried out", "all off, fresh paste")
+        .wrong("Paste on the glue's line", "too much", "wipe it off, or the glue will not hold")
+        .needs(Supply.PASTE, grams)
+        .minutes(2, 4, 8)
+        .sketch(Sketch.PASTE)
+        .risk(work.openRisk())
+        .change(ChipState.Change.FILMED)
+        .hold("Has every die its paste, and is the glue's line clean?");
+  }
+
+  /** Chip seated first, the clamp open; filled there; lid and clamp in one go. */
+  private static void closeInSocket(
+      List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
+    if (!work.fixed()) {
+      to.add(chipIn(work, CHIP, MACHINE));
+    }
+    innerFilling(to, work, doses, notation);
+    to.add(
+        new StepDraft("lid-on", Phase.CLOSE, CHIP, LID, MACHINE)
+            .title("Lay the lid on, and clamp it")
+            .action(
+                "Take the collar off. Lower the lid straight down, mark to mark, without sliding."
+                    + " Hold it with one finger in the middle and close the clamp over it.")
+            .reason("Nothing but clamp and cooler holds it; slid, it smears what lies on the die.")
+            .look("Line and dot meet. The lid did not move when the clamp closed.")
+            .wrong("It moved", "the clamp pulled it", "open, lift it straight up, look, again")
+            .minutes(2, 4, 8)
+            .caution(Caution.BARE_DIE)
+            .sketch(Sketch.ORIENTATION)
+            .risk(work.metalRisk())
+            .change(ChipState.Change.LID_ON)
+            .atOnce()
+            .hold("Is the lid on, mark to mark, and clamped?"));
+  }
+
+  private static void glued(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     boolean around = work.seal() == Way.SEAL_AROUND;
     CloseTerms closing = work.terms().closing();
     String kind = closing.kind().words();
@@ -82,9 +138,14 @@ final class ClosingSteps {
         new StepDraft("lid-on", Phase.CLOSE, CHIP, LID, BENCH)
             .title("Close the lid")
             .action(
-                "Lower the lid straight down, mark to mark. Do not slide it: metal would be pushed"
-                    + " over the die's edge.")
-            .reason("The film joins at the first touch.")
+                work.metalOnDie()
+                    ? "Lower the lid straight down, mark to mark. Do not slide it: metal would be"
+                        + " pushed over the die's edge."
+                    : "Lower the lid straight down, mark to mark, and press it once in the middle.")
+            .reason(
+                work.metalOnDie()
+                    ? "The film joins at the first touch."
+                    : "Slid, it draws air into the paste.")
             .look("Line and dot meet. The rim sits on the glue all around.")
             .wrong("It lies half a millimetre off", "it slid", "lift it straight up, look, again")
             .minutes(1, 2, 5)
@@ -102,48 +163,65 @@ final class ClosingSteps {
                     + notation.text(closing.press(), Unit.NEWTON)
                     + " on the middle of the lid only, as a hand presses. Leave it lying flat.")
             .reason("The glue must set while the lid is as low as it will ever be.")
-            .look("The lid does not wander while you tighten. No metal at the rim.")
-            .wrong("Metal shows at the rim", "too much in the film", "open it now, clean, again")
+            .look("The lid does not wander while you tighten. Nothing shows at the rim.")
+            .wrong("Filling shows at the rim", "too much inside", "open it now, clean, again")
             .tools("clamp with soft jaws")
             .minutes(2, 4, 8)
             .wait(
-                doses.cure().atLeastMinutes(),
-                doses.cure().likelyMinutes(),
-                doses.cure().safeMinutes(),
-                "the glue cures",
+                EARLY * doses.cure().handlingMinutes(),
+                doses.cure().handlingMinutes(),
+                doses.cure().fullMinutes(),
+                "the glue cures until the chip can be handled",
                 "how wide it is pressed, humidity and warmth; the label comes first")
             .caution(Caution.FORCE)
             .risk(work.metalRisk())
-            .atOnce());
-    to.add(chipIn(CHIP, LID, MACHINE));
+            .atOnce()
+            .hold("Has a dab of the same glue, laid beside it, set all through?"));
+    to.add(chipIn(work, CHIP, LID, MACHINE));
   }
 
-  private static StepDraft chipIn(Thing... things) {
-    return new StepDraft("chip-in", Phase.MOUNT, things)
+  private static StepDraft chipIn(WorkCase work, Thing... things) {
+    boolean wet = work.filmedInSocket() || (work.closes() && work.seal() == Way.SEAL_NONE);
+    boolean lever = work.chip().seat() == Seat.LEVER;
+    String held =
+        lever
+            ? " Press the lever down."
+            : work.bare()
+                ? " Leave the clamp open: without a lid it cannot hold the chip."
+                : wet ? " Leave the clamp open until the lid is on." : " Close the clamp.";
+    return new StepDraft("chip-in", wet ? Phase.COAT : Phase.MOUNT, things)
         .title("Chip into the socket")
         .action(
             "Cover off the socket. Look into it with the lamp. Lower the chip straight down, mark"
-                + " to mark; it drops in by itself. Close the clamp.")
-        .reason("One bent contact can cost a memory channel.")
+                + " to mark; it drops in by itself."
+                + held)
+        .reason(
+            lever ? "One bent pin can cost a memory channel." : "One bent contact can cost memory.")
         .look("It lies level in the socket, without a push.")
-        .wrong("It does not drop in", "turned, or a contact is bent", "lift it, look, never press")
-        .tools("lamp", "wrist strap")
+        .wrong(
+            "It does not drop in",
+            lever ? "turned, or a pin is bent" : "turned, or a contact is bent",
+            "lift it, look, never press")
+        .tools("lamp")
         .minutes(2, 4, 8)
         .caution(Caution.STATIC)
         .sketch(Sketch.ORIENTATION)
         .hold("Does the chip lie level, mark to mark?");
   }
 
-  private static void bare(List<StepDraft> to, WorkCase work) {
-    to.add(chipIn(CHIP, MACHINE).atOnce());
+  /** What holds a chip without its lid. */
+  private static void held(List<StepDraft> to, WorkCase work) {
     if (work.ways().takes(Way.REST_FRAME)) {
       to.add(
-          new StepDraft("frame", Phase.MOUNT, CHIP, MACHINE)
+          new StepDraft("frame", Phase.COAT, CHIP, MACHINE)
               .atOnce()
               .title("Frame over the chip")
               .action(
-                  "Lay the frame over the substrate in place of the clamp. Its screws crosswise,"
-                      + " a quarter turn each, until they just hold.")
+                  work.chip().seat() == Seat.LEVER
+                      ? "Lay the frame around the substrate. Its screws crosswise, a quarter turn"
+                          + " each, until they just hold."
+                      : "Lay the frame over the substrate in place of the clamp. Its screws"
+                          + " crosswise, a quarter turn each, until they just hold.")
               .reason("It holds the chip evenly and stands beside the die like a fence.")
               .look("The die stands proud of the frame.")
               .wrong(
@@ -157,6 +235,23 @@ final class ClosingSteps {
               .sketch(Sketch.TIGHTEN)
               .risk(Step.MOUNT_FRAME)
               .hold("Does the die stand proud of the frame, and nothing rocks?"));
+    } else if (!work.chip().seat().holdsBare()) {
+      to.add(
+          new StepDraft("held", Phase.COAT, CHIP, MACHINE)
+              .atOnce()
+              .title("Hold the chip without its clamp")
+              .action(
+                  "Take the clamp's load plate off. A strip of polyimide tape over two edges of the"
+                      + " substrate keeps the chip in place; the cooler will press it down.")
+              .reason("The clamp presses the lid's ears, and there is no lid any more.")
+              .look("The chip lies level. The tape stays clear of the die.")
+              .wrong("It slides", "tape on one side only", "the other edge as well")
+              .tools("screwdriver")
+              .needs(Supply.POLYIMIDE_TAPE, 6)
+              .minutes(3, 6, 12)
+              .caution(Caution.BARE_DIE)
+              .risk(work.mountRisk())
+              .hold("Does the chip lie level, and stay where it is?"));
     }
   }
 
@@ -188,7 +283,11 @@ final class ClosingSteps {
             .atOnce()
             .title("Set the cooler down and tighten")
             .action(
-                "Straight down, no sliding. Every screw in by a few threads first, then crosswise, "
+                (work.fixed()
+                        ? "Straight down, no sliding. Every screw in by a few threads first, then by"
+                            + " the plate's numbers, "
+                        : "Straight down, no sliding. Every screw in by a few threads first, then"
+                            + " crosswise, ")
                     + turns(work.terms().mounting().step(), notation)
                     + " each, until the springs or stops hold.")
             .reason("Tightened on one side first, the plate tilts and pushes the joint out there.")
@@ -201,26 +300,6 @@ final class ClosingSteps {
             .risk(onDie ? work.mountRisk() : null)
             .change(ChipState.Change.COOLER_ON)
             .hold("Is the cooler level, and every screw at its stop?"));
-    if (work.metalOnDie() || work.metalOnLid()) {
-      to.add(
-          new StepDraft("waste", Phase.TIDY, BENCH)
-              .title("Pack away the waste")
-              .action(
-                  "Swabs, wipes and gloves with metal on them into a bag, sealed and labelled. Wipe"
-                      + " the bench with alcohol, look under the lamp for beads. Wash your hands.")
-              .reason("A bead on the bench is on the next board tomorrow.")
-              .look("No silver dot anywhere on bench, tools, sleeves.")
-              .wrong(
-                  "A bead on aluminium",
-                  "it eats into it",
-                  "wipe it off at once, keep an eye on it")
-              .needs(Supply.BAG, 1)
-              .needs(Supply.ALCOHOL, 10)
-              .needs(Supply.WIPES, 3)
-              .minutes(5, 10, 20)
-              .caution(Caution.WASTE)
-              .hold("Is all metal packed away, and the syringe capped?"));
-    }
   }
 
   private static String pasteWords(PastePattern paste, boolean onDie) {

@@ -39,10 +39,30 @@ final class CoatingSteps {
                 .risk(work.mountRisk())
                 .hold("Is the shim flat, and lower than the die?"));
       }
-      film(to, work, doses, notation);
-    } else if (work.metalOnLid()) {
-      filmOnLid(to, work, doses, notation);
     }
+  }
+
+  /** The film on die and lid or plate; whatever the chip sits in already holds it. */
+  static void film(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
+    if (work.filmedInSocket()) {
+      to.add(collar("Lay a collar around the chip", "the chip", CHIP, MACHINE));
+    }
+    filmOnDie(to, work, doses, notation);
+  }
+
+  private static StepDraft collar(String title, String what, Thing... things) {
+    return new StepDraft("collar", Phase.COAT, things)
+        .title(title)
+        .action(
+            "Cut a window for "
+                + what
+                + " into paper or tape and cover socket and board around it.")
+        .reason("A drop that rolls off lands in the socket.")
+        .look("No gap between collar and " + what + ".")
+        .wrong("It shifts", "it is not stuck", "tape it to the socket's frame")
+        .needs(Supply.MASKING_TAPE, 40)
+        .minutes(3, 6, 12)
+        .hold("Is the board covered up to " + what + "?");
   }
 
   private static void cover(List<StepDraft> to, WorkCase work, Doses doses) {
@@ -167,7 +187,7 @@ final class CoatingSteps {
     };
   }
 
-  private static void film(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
+  private static void filmOnDie(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     to.add(
         new StepDraft("film-die", Phase.COAT, CHIP, BENCH)
             .title("Film the die")
@@ -221,7 +241,10 @@ final class CoatingSteps {
             .action(
                 "Lamp from the side: no dry spot, no ball, no bridge to the substrate, nothing on"
                     + " your gloves. Photograph it.")
-            .reason("You cannot look at it again once the lid is on.")
+            .reason(
+                work.bare()
+                    ? "You cannot look at it again once the cooler is on."
+                    : "You cannot look at it again once the lid is on.")
             .look("Mirror to the border on every die.")
             .wrong("A bridge to the substrate", "too much at the edge", "swab it back inwards")
             .tools("lamp", "camera")
@@ -229,19 +252,12 @@ final class CoatingSteps {
             .record("a photo of the film")
             .risk(work.metalRisk())
             .holdPhoto("Is the film closed, thin and off the edge?"));
+    to.add(WasteSteps.after("waste", CHIP, LID, PLATE, BENCH).atOnce());
   }
 
-  private static void filmOnLid(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
+  static void filmOnLid(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     to.add(
-        new StepDraft("collar", Phase.COAT, MACHINE, CHIP, LID)
-            .title("Lay a collar around the lid")
-            .action(
-                "Cut a window for the lid into paper or tape and cover socket and board around it.")
-            .reason("A drop that rolls off the lid lands in the socket.")
-            .look("No gap between collar and lid.")
-            .wrong("It shifts", "it is not stuck", "tape it to the socket's frame")
-            .needs(Supply.MASKING_TAPE, 40)
-            .minutes(3, 6, 12)
+        collar("Lay a collar around the lid", "the lid", MACHINE, CHIP, LID)
             .change(ChipState.Change.COVERED));
     to.add(
         new StepDraft("film-top", Phase.COAT, CHIP, LID, BENCH)
@@ -279,11 +295,12 @@ final class CoatingSteps {
               .risk(work.metalRisk()));
     }
     to.add(
-        new StepDraft("film-look", Phase.COAT, CHIP, LID, BENCH)
+        new StepDraft(
+                work.metalOnDie() ? "film-top-look" : "film-look", Phase.COAT, CHIP, LID, BENCH)
             .atOnce()
             .title("Is the film closed?")
             .action("Lamp from the side: no ball, no drop near the edge. Take the collar off.")
-            .reason("You cannot look at it again once the lid is on.")
+            .reason("You cannot look at it again once the cooler is on.")
             .look("Mirror over the die's shadow, dry metal at the edge.")
             .wrong("A drop near the edge", "too much", "swab it back inwards")
             .tools("lamp", "camera")
@@ -291,5 +308,8 @@ final class CoatingSteps {
             .record("a photo of the film")
             .risk(work.metalRisk())
             .holdPhoto("Is the film closed, thin and off the edge?"));
+    to.add(
+        WasteSteps.after(work.metalOnDie() ? "waste-top" : "waste", CHIP, LID, PLATE, BENCH)
+            .atOnce());
   }
 }

@@ -22,7 +22,6 @@ import dev.ambershim.core.physics.dosing.MetalFace;
 import dev.ambershim.core.physics.dosing.MetalPlace;
 import dev.ambershim.core.physics.fit.Budget;
 import dev.ambershim.core.physics.fit.Chain;
-import dev.ambershim.core.physics.fit.InnerGap;
 import dev.ambershim.core.physics.fit.Top;
 import dev.ambershim.core.physics.fit.TopKind;
 import dev.ambershim.core.physics.material.Material;
@@ -58,6 +57,15 @@ public record Doses(
   /** Some of the paste is pressed out before all is covered. */
   private static final double PASTE_LOSS = 1.4;
 
+  /** Under a lid as much again is laid on, as nobody can see whether it reached the corners. */
+  private static final double INNER_PASTE = 2;
+
+  /**
+   * On a bare die the paste must reach every corner, and stiff paste stops before it is as thin as
+   * its bond line: by the program's own flow over dies of 10 to 30 mm it takes so much.
+   */
+  private static final double DIE_PASTE_LOSS = 2.8;
+
   /** A ring of cover around a die. */
   private static final double RING_MILLIMETRES = 5;
 
@@ -68,9 +76,6 @@ public record Doses(
 
   /** What is near a die when nobody has looked yet. */
   private static final double UNKNOWN_PART_MILLIMETRES = 1.5;
-
-  /** A film cannot bridge more than this; see {@link InnerGap}. */
-  private static final double DEEPEST_MICROMETRES = 250;
 
   private static final double HOTTEST_CELSIUS = 95;
 
@@ -125,7 +130,6 @@ public record Doses(
         bars);
   }
 
-  /** Where the lid is glued. */
   /** How the glue is laid. */
   public static GluePattern gluePattern(WorkCase work) {
     return switch (work.seal()) {
@@ -185,7 +189,7 @@ public record Doses(
       low = gap - half;
       high = gap + half;
     }
-    if (gap > DEEPEST_MICROMETRES) {
+    if (gap > LidSeat.DEEPEST_MICROMETRES) {
       bars.add(
           new Bar(
               "dose.tooDeep",
@@ -205,8 +209,8 @@ public record Doses(
         die.widthMillimetres(),
         die.depthMillimetres(),
         film,
-        Math.min(film, Math.max(LidSeat.FILM_MICROMETRES * 0.6, low)),
-        Math.max(film, Math.max(LidSeat.FILM_MICROMETRES * 1.8, high)),
+        Math.min(film, Math.max(LidSeat.THIN_MICROMETRES, low)),
+        Math.max(film, Math.max(LidSeat.THICK_MICROMETRES, high)),
         room,
         near.millimetres(),
         near.what(),
@@ -385,6 +389,17 @@ public record Doses(
     return length / 10;
   }
 
+  /** Paste between dies and lid, g: what the joint holds, and what is pressed out beside it. */
+  static double innerPasteGrams(WorkCase work) {
+    double line = work.after().inner().bondLineMicrometres();
+    return work.chip().dieAreaSquareMillimetres()
+        * line
+        / 1000
+        * INNER_PASTE
+        * work.terms().paste().kind().gramsPerCubicCentimetre()
+        / 1000;
+  }
+
   /** Paste under the cold plate, g: as said, else what its bond line holds and a little more. */
   public static double pasteGrams(WorkCase work) {
     if (work.terms().paste().grams() != null) {
@@ -399,7 +414,7 @@ public record Doses(
     return area
         * line
         * 1000
-        * PASTE_LOSS
+        * (work.bare() ? DIE_PASTE_LOSS : PASTE_LOSS)
         * work.terms().paste().kind().gramsPerCubicCentimetre()
         / 1000;
   }

@@ -13,7 +13,13 @@ final class FittingSteps {
   private FittingSteps() {}
 
   static void add(List<StepDraft> to, WorkCase work, Notation notation) {
-    if (!work.option().opens()) {
+    if (work.lapsTop()) {
+      lapTop(to);
+    }
+    if (work.lapsPlate()) {
+      lapPlate(to);
+    }
+    if (!work.worksOnDie()) {
       return;
     }
     if (work.newLid()) {
@@ -50,7 +56,7 @@ final class FittingSteps {
               .caution(Caution.DUST)
               .record("strokes for each grit, thickness before and after")
               .hold("Is the pattern even from edge to edge?"));
-      to.add(wash("wash-lid", LID, "lid"));
+      to.add(wash("wash-lid", LID));
     }
     if (work.lapsDie()) {
       to.add(
@@ -61,7 +67,10 @@ final class FittingSteps {
                       + " short strokes. Measure the height after every fifty.")
               .reason("A die bows like a saddle; flat, it takes a film of few micrometres.")
               .look("The pattern reaches all corners. The height falls evenly.")
-              .wrong("A corner chips", "it was tilted", "stop; note it in Clean")
+              .wrong(
+                  "A corner chips",
+                  "it was tilted",
+                  "stop; splinters are sharp: tape picks them up; note it in Clean")
               .wrong(
                   "Less than " + notation.text(400, Unit.MICROMETRE) + " of silicon left",
                   "it gets fragile",
@@ -74,14 +83,14 @@ final class FittingSteps {
               .risk(Step.LAP_DIE)
               .record("height of each die before and after, µm")
               .holdReading("Is the die even, and still thick enough?", "lowest die height, µm"));
-      to.add(wash("wash-die", CHIP, "chip").risk(Step.LAP_DIE));
+      to.add(rinse("wash-die").risk(Step.LAP_DIE));
     }
     if (work.closes()) {
       to.add(
           new StepDraft("lid-dry", Phase.MEASURE, CHIP, LID)
               .title("Lay the lid on dry")
               .action(
-                  "Mark to mark, no film, no glue. Press on each corner in turn: it must not rock."
+                  "Mark to mark, nothing inside, no glue. Press on each corner in turn: it must not rock."
                       + " Measure the whole height at four corners.")
               .reason("It shows whether the lid stands on its rim or on the die.")
               .look("Four heights within " + notation.text(50, Unit.MICROMETRE) + " of each other.")
@@ -94,45 +103,142 @@ final class FittingSteps {
               .risk(work.several() ? Step.OPEN_SEVERAL : work.openRisk())
               .holdReading("Does the lid lie still, mark to mark?", "widest difference, mm"));
     } else {
-      to.add(
-          new StepDraft("heights", Phase.MEASURE, CHIP, PLATE)
-              .title("What touches first?")
-              .action(
-                  "Measure from the substrate up: die, each part beside it, frame or shim, the"
-                      + " socket's corners. Three times each, the mean counts.")
-              .reason(
-                  "If anything but the die touches first, the joint stays open or a part breaks.")
-              .look("The die is higher than everything under the plate.")
-              .wrong(
-                  "Something is higher than the die",
-                  "the plate would rest on it",
-                  "lower the frame or leave it off; do not file a part")
-              .tools("depth gauge")
-              .minutes(5, 10, 20)
-              .caution(Caution.STATIC)
-              .record("heights over the substrate, mm")
-              .risk(work.mountRisk())
-              .holdReading(
-                  "Is the die higher than everything else under the plate?", "by so much, mm"));
+      heights(to, work);
+      if (work.goesBare()) {
+        MachineSteps.standoffs(to, work, notation.text(down(work), Unit.MILLIMETRE));
+      }
+      MachineSteps.dryFit(to, work);
     }
   }
 
-  private static StepDraft wash(String id, Thing thing, String what) {
+  /** How much lower the plate sits without the lid, mm. */
+  private static double down(WorkCase work) {
+    double glue = work.before().glueMicrometres() - work.chip().highestDieMicrometres();
+    return work.chip().lid().thicknessMillimetres()
+        + work.chip().lid().cavityMillimetres()
+        + glue / 1000;
+  }
+
+  private static void lapTop(List<StepDraft> to) {
+    to.add(
+        new StepDraft("contacts-tape", Phase.LAP, CHIP)
+            .title("Tape over the chip's contacts")
+            .action(
+                "Polyimide tape over the whole underside and the board's margin up to the lid, every"
+                    + " edge rubbed down. The lid's breathing hole gets its own piece.")
+            .reason("Wet grit between contacts, or under the lid, does not come out again.")
+            .look("Only the lid's top is free.")
+            .wrong("An edge lifts", "grease", "off, alcohol, a fresh strip")
+            .needs(Supply.POLYIMIDE_TAPE, 30)
+            .minutes(4, 8, 15)
+            .caution(Caution.STATIC)
+            .hold("Is all but the lid's top sealed?"));
+    to.add(
+        lap("lap-top", LID, CHIP)
+            .title("Lap the lid's top")
+            .record("strokes for each grit, thickness before and after")
+            .hold("Is the pattern even from edge to edge?"));
+    to.add(
+        new StepDraft("wash-top", Phase.LAP, CHIP, LID)
+            .title("Wipe off the grit")
+            .action(
+                "Wipe the lid with wet wipes, then alcohol, until they stay clean. Only then lift the"
+                    + " tape, and wipe the contacts with alcohol. Let it dry well.")
+            .reason("One grain of grit is thicker than the joint.")
+            .look("No grey on the wipe, no water under the tape.")
+            .wrong("Water got under the tape", "an edge was loose", "rinse in alcohol, dry a day")
+            .needs(Supply.ALCOHOL, 15)
+            .needs(Supply.WIPES, 6)
+            .minutes(5, 10, 20)
+            .wait(30, 60, 240, "it dries", "water left under the tape")
+            .caution(Caution.SOLVENT)
+            .hold("Is it clean and dry, contacts too?"));
+  }
+
+  private static void lapPlate(List<StepDraft> to) {
+    to.add(
+        lap("lap-plate", PLATE)
+            .title("Lap the cold plate")
+            .record("strokes for each grit")
+            .hold("Is the pattern even from edge to edge?"));
+    to.add(wash("wash-plate", PLATE));
+  }
+
+  private static StepDraft lap(String id, Thing... things) {
+    return new StepDraft(id, Phase.LAP, things)
+        .action(
+            "Probe it first; Lap (Ctrl+6) then gives papers and strokes. Wet paper on glass, coarse"
+                + " to fine, figures of eight, a quarter turn every twenty strokes.")
+        .reason("A flat face needs less paste.")
+        .look("An even pattern from edge to edge before the next grit.")
+        .wrong("One side wears first", "uneven hand", "turn it, press in the middle only")
+        .wrong("Copper shows through", "the plating is off there", "no harm under paste")
+        .tools("plate of glass", "spray bottle")
+        .needs(Supply.PAPER, 1)
+        .needs(Supply.WATER, 200)
+        .minutes(45, 90, 150)
+        .caution(Caution.DUST);
+  }
+
+  private static void heights(List<StepDraft> to, WorkCase work) {
+    to.add(
+        new StepDraft("heights", Phase.MEASURE, CHIP, PLATE)
+            .title("What touches first?")
+            .action(
+                work.fixed()
+                    ? "Measure from the substrate up: die, each part beside it, stiffener or frame,"
+                        + " memory around it. Three times each, the mean counts."
+                    : "Measure from the substrate up: die, each part beside it, frame or shim, the"
+                        + " socket's corners. Three times each, the mean counts.")
+            .reason("If anything but the die touches first, the joint stays open or a part breaks.")
+            .look("The die is higher than everything under the plate.")
+            .wrong(
+                "Something is higher than the die",
+                "the plate would rest on it",
+                "lower the frame or leave it off; do not file a part")
+            .tools("depth gauge")
+            .minutes(5, 10, 20)
+            .caution(Caution.STATIC)
+            .record("heights over the substrate, mm")
+            .risk(work.mountRisk())
+            .holdReading(
+                "Is the die higher than everything else under the plate?", "by so much, mm"));
+  }
+
+  private static StepDraft wash(String id, Thing thing) {
     return new StepDraft(id, Phase.LAP, thing)
         .title("Wash off the grit")
         .action(
-            "Rinse the "
-                + what
-                + " under running water, a soft brush into every corner, then alcohol until the"
+            "Rinse it under running water, a soft brush into every corner, then alcohol until the"
                 + " swab stays clean. Let it dry well.")
-        .reason("One grain of grit is thicker than the film.")
+        .reason("One grain of grit is thicker than the joint.")
         .look("No grey on the swab.")
         .wrong("Grey keeps coming", "grit sits in a corner", "brush again; do not wipe it around")
         .tools("soft brush")
         .needs(Supply.ALCOHOL, 10)
         .needs(Supply.SWABS, 4)
         .minutes(5, 8, 15)
-        .wait(15, 30, 60, "it dries", "water left under parts")
+        .wait(15, 30, 60, "it dries", "water left in corners")
         .caution(Caution.DUST);
+  }
+
+  /** A chip is rinsed with what leaves nothing behind, and dries before it gets power. */
+  private static StepDraft rinse(String id) {
+    return new StepDraft(id, Phase.LAP, CHIP)
+        .title("Rinse the chip")
+        .action(
+            "Rinse it with deionised water from a bottle, a soft brush between the parts, then with"
+                + " alcohol. Never tap water: its salts stay. Blow it dry, and leave it warm.")
+        .reason("One grain of grit is thicker than the film, and wet contacts short.")
+        .look("No grey on the swab, no drop under a part.")
+        .wrong("Grey keeps coming", "grit sits between parts", "brush again; do not wipe it around")
+        .tools("soft brush", "hand blower")
+        .needs(Supply.WATER, 100)
+        .needs(Supply.ALCOHOL, 20)
+        .needs(Supply.SWABS, 4)
+        .minutes(5, 10, 20)
+        .wait(60, 120, 480, "the chip dries before it gets power", "water left under parts")
+        .caution(Caution.SOLVENT)
+        .hold("Is it dry under every part?");
   }
 }

@@ -6,6 +6,7 @@ import static dev.ambershim.core.plan.Thing.LID;
 import static dev.ambershim.core.plan.Thing.MACHINE;
 import static dev.ambershim.core.plan.Thing.PLATE;
 
+import dev.ambershim.core.physics.assembly.Seat;
 import java.util.List;
 
 /** From the cooler to the open chip. */
@@ -13,48 +14,11 @@ final class OpeningSteps {
   private OpeningSteps() {}
 
   static void add(List<StepDraft> to, WorkCase work) {
-    to.add(
-        new StepDraft("cooler-off", Phase.OPEN, MACHINE, CHIP, LID, PLATE)
-            .title("Take the cooler off")
-            .action(
-                "Loosen the screws crosswise, half a turn each. Twist the cooler a little to either"
-                    + " side until it lets go, then lift it. Never pull straight up.")
-            .reason("Cold paste sticks; pulled straight up it can take the chip out of its socket.")
-            .look("The chip stays in its socket.")
-            .wrong(
-                "It does not let go",
-                "the paste is cold or dry",
-                "run the machine warm again, switch off and unplug, then twist")
-            .tools("screwdriver")
-            .minutes(5, 10, 25)
-            .caution(Caution.HOT)
-            .change(ChipState.Change.COOLER_OFF));
-    if (work.option().opens()) {
-      to.add(
-          new StepDraft("chip-out", Phase.OPEN, MACHINE, CHIP, LID)
-              .title("Take the chip out")
-              .action(
-                  "Open the socket's clamp. Lift the chip by two edges, straight up, and lay it on"
-                      + " soft foam, contacts down.")
-              .reason("Nothing is sheared, scraped or brushed over an open socket.")
-              .look("Note which corner carries the mark, and where it lay in the socket.")
-              .wrong(
-                  "A contact in the socket is bent",
-                  "the chip was tilted",
-                  "photograph it now; straighten it only under a magnifier")
-              .tools("foam", "wrist strap")
-              .minutes(2, 4, 8)
-              .caution(Caution.STATIC)
-              .sketch(Sketch.ORIENTATION));
-      to.add(
-          new StepDraft("socket-cover", Phase.OPEN, MACHINE)
-              .title("Cover the socket")
-              .action("Put the socket's cover on, or lay clean paper over it and tape it down.")
-              .reason("One crumb of sealant or a screw in the contacts ends the board.")
-              .look("Nothing can fall in.")
-              .wrong("Something fell in", "contacts may bend", "lift it out with tweezers, lamp on")
-              .needs(Supply.MASKING_TAPE, 20)
-              .minutes(1, 2, 4));
+    MachineSteps.open(to, work);
+    to.add(coolerOff(work));
+    MachineSteps.pads(to, work);
+    if (work.liftsChip()) {
+      chipOut(to, work);
     }
     if (work.before().lidOn()) {
       to.add(
@@ -79,22 +43,110 @@ final class OpeningSteps {
     }
   }
 
+  private static StepDraft coolerOff(WorkCase work) {
+    StepDraft step =
+        new StepDraft("cooler-off", Phase.OPEN, MACHINE, CHIP, LID, PLATE)
+            .title("Take the cooler off")
+            .tools(work.fixed() ? "precision screwdrivers" : "screwdriver")
+            .minutes(5, 10, 25)
+            .caution(Caution.HOT)
+            .change(ChipState.Change.COOLER_OFF);
+    if (work.fixed()) {
+      return step.action(
+              "Loosen the screws by the numbers on the plate, backwards, half a turn each. Lift the"
+                  + " plate level; where it sticks, turn it a hair, and wait. Never pry at the die.")
+          .reason(
+              "Pried up on one side, it breaks the die's corner, and the die cannot be changed.")
+          .look("Screws lie on the sketch. The plate comes up level.")
+          .wrong(
+              "It does not let go",
+              "the paste is dry",
+              "warm the plate with a hair dryer, then turn it a little to and fro");
+    }
+    if (work.chip().seat() == Seat.LEVER) {
+      return step.action(
+              "Run it warm first, then switch off. Loosen the screws crosswise. Twist the cooler to"
+                  + " and fro until it lets go, then lift it. Never pull straight up.")
+          .reason("The lever cannot hold pins against stuck paste: the chip comes out, pins bend.")
+          .look("The chip stays in its socket, the lever still down.")
+          .wrong(
+              "The chip came out with the cooler",
+              "the paste held better than the lever",
+              "do not push it back; see Rescue (M) for pins and for a chip stuck to its cooler");
+    }
+    return step.action(
+            "Loosen the screws crosswise, half a turn each. Twist the cooler a little to either"
+                + " side until it lets go, then lift it. Never pull straight up.")
+        .reason("Cold paste sticks; pulled straight up it can take the chip out of its socket.")
+        .look("The chip stays in its socket.")
+        .wrong(
+            "It does not let go",
+            "the paste is cold or dry",
+            "run the machine warm again, switch off and unplug, then twist");
+  }
+
+  private static void chipOut(List<StepDraft> to, WorkCase work) {
+    boolean lever = work.chip().seat() == Seat.LEVER;
+    to.add(
+        new StepDraft("chip-out", Phase.OPEN, MACHINE, CHIP, LID)
+            .title("Take the chip out")
+            .action(
+                lever
+                    ? "Lift the lever fully. Lift the chip by two edges, straight up, and press its"
+                        + " pins into stiff foam that conducts."
+                    : "Open the socket's clamp. Lift the chip by two edges, straight up, and lay it"
+                        + " on soft foam, contacts down.")
+            .reason("Nothing is sheared, scraped or brushed over an open socket.")
+            .look("Note which corner carries the mark, and where it lay in the socket.")
+            .wrong(
+                lever ? "A pin is bent" : "A contact in the socket is bent",
+                "the chip was tilted",
+                "photograph it now; see Rescue (M), and straighten it under a magnifier")
+            .tools(lever ? "foam that conducts" : "foam")
+            .minutes(2, 4, 8)
+            .caution(Caution.STATIC)
+            .sketch(Sketch.ORIENTATION));
+    to.add(
+        new StepDraft("socket-cover", Phase.OPEN, MACHINE)
+            .atOnce()
+            .title("Cover the socket")
+            .action(
+                "At once: put the socket's cover on, or lay clean paper over it and tape it down.")
+            .reason("One crumb of sealant or a screw in the contacts ends the board.")
+            .look("Nothing can fall in.")
+            .wrong("Something fell in", "contacts may bend", "lift it out with tweezers, lamp on")
+            .tools("tweezers", "lamp")
+            .needs(Supply.MASKING_TAPE, 20)
+            .minutes(1, 2, 4)
+            .hold("Is the socket covered?"));
+  }
+
   private static void lidOff(List<StepDraft> to, WorkCase work) {
+    boolean back = work.lidReturns();
     to.add(
         new StepDraft("marks", Phase.OPEN, CHIP, LID)
-            .title("Mark lid and substrate")
+            .title(back ? "Mark lid and substrate" : "Mark the chip's corner")
             .action(
-                "Draw a line over one side of the lid onto the substrate's margin, and a dot at the"
-                    + " marked corner. Photograph it from above.")
-            .reason("The lid must go back the same way round: its hollow is not the same all over.")
-            .look("Line and dot still show when the lid is wiped once with alcohol.")
+                back
+                    ? "Draw a line over one side of the lid onto the substrate's margin, and a dot"
+                        + " at the marked corner. Photograph it from above."
+                    : "Draw a dot on the substrate at the marked corner. Photograph the chip from"
+                        + " above.")
+            .reason(
+                back
+                    ? "The lid must go back the same way round: its hollow is not the same all over."
+                    : "Once the lid is gone, nothing else may tell which way round the chip goes.")
+            .look("The marks still show when they are wiped once with alcohol.")
             .wrong(
                 "The mark wipes off", "the marker is for paper", "scratch the lid's side lightly")
             .tools("camera")
             .needs(Supply.CRAYON, 0.02)
             .minutes(1, 3, 6)
             .record("a photo from above")
-            .holdPhoto("Are line and dot on lid and substrate, and on a photo?")
+            .holdPhoto(
+                back
+                    ? "Are line and dot on lid and substrate, and on a photo?"
+                    : "Is the corner marked, and on a photo?")
             .sketch(Sketch.ORIENTATION));
     if (work.opener() == Way.BLADE) {
       to.add(
@@ -115,7 +167,7 @@ final class OpeningSteps {
                   "Green or gold dust on the blade",
                   "it cuts the substrate",
                   "stop; look under the magnifier before you go on")
-              .tools("thin blade", "cut-proof glove")
+              .tools("thin blade")
               .minutes(20, 45, 90)
               .caution(Caution.BLADE)
               .sketch(Sketch.BLADE)
@@ -160,17 +212,9 @@ final class OpeningSteps {
             .minutes(1, 2, 5)
             .risk(work.several() ? Step.OPEN_SEVERAL : work.openRisk())
             .change(ChipState.Change.LID_OFF));
-    to.add(
-        new StepDraft("lid-mark", Phase.OPEN, LID)
-            .title("Mark where the die sat")
-            .action(
-                "Draw around the print of the die inside the lid, a little outside of it, and mark"
-                    + " the corner that lay over the marked corner.")
-            .reason("The film goes exactly there, and after cleaning the print is gone.")
-            .look("The outline is outside of what will be wetted.")
-            .wrong("The print is blurred", "the lid slid", "measure from the lid's sides instead")
-            .needs(Supply.CRAYON, 0.02)
-            .minutes(1, 2, 5));
+    if (back) {
+      to.add(lidMark());
+    }
     to.add(
         new StepDraft("open-look", Phase.OPEN, CHIP, LID)
             .title("Look at what you opened")
@@ -192,6 +236,19 @@ final class OpeningSteps {
             .record("photos of die, substrate and lid; what differs from whole")
             .holdPhoto("Are die, substrate and small parts whole, and photographed?")
             .risk(work.openRisk()));
+  }
+
+  private static StepDraft lidMark() {
+    return new StepDraft("lid-mark", Phase.OPEN, LID)
+        .title("Mark where the die sat")
+        .action(
+            "Draw around the print of the die inside the lid, a little outside of it, and mark"
+                + " the corner that lay over the marked corner.")
+        .reason("The filling goes exactly there, and after cleaning the print is gone.")
+        .look("The outline lies just outside the print.")
+        .wrong("The print is blurred", "the lid slid", "measure from the lid's sides instead")
+        .needs(Supply.CRAYON, 0.02)
+        .minutes(1, 2, 5);
   }
 
   private static StepDraft turns(WorkCase work) {

@@ -6,7 +6,12 @@ public enum OptionKind {
   LOWER_VOLTAGE("lower voltage", false),
   LOWER_CLOCK("lower clock", false),
   METAL_ON_LID("liquid metal on the lid", false),
+  LAP_TOP("lid's top lapped, fresh paste", false),
+  LAP_PLATE("cold plate lapped, fresh paste", false),
   BETTER_COOLER("better cooler", false),
+  METAL_ON_DIE("liquid metal on the die", false),
+  METAL_RENEWED("fresh liquid metal", true),
+  PASTE_INSIDE("fresh paste inside, lid glued", true),
   METAL_UNGLUED("liquid metal inside, lid unglued", true),
   METAL_GLUED("liquid metal inside, lid glued", true),
   METAL_LAPPED("liquid metal inside, lid lapped", true),
@@ -27,8 +32,18 @@ public enum OptionKind {
     return words;
   }
 
-  /** Whether the lid comes off for it. */
+  /** Whether the lid comes off for it, if there is one. */
   public boolean opens() {
     return opens;
+  }
+
+  /** Whether metal or silicon is lapped for it. */
+  public boolean laps() {
+    return this == LAP_TOP || this == LAP_PLATE || this == METAL_LAPPED || this == BARE_LAPPED;
+  }
+
+  /** Whether it makes a chip with a lid one that runs without. */
+  public boolean bares() {
+    return this == BARE || this == BARE_LAPPED;
   }
 }

@@ -47,6 +47,11 @@ public record Plan(WorkCase work, List<PlanStep> steps, Doses doses, Notation no
       ClosingSteps.add(drafts, work, doses, notation);
     }
     ProvingSteps.add(drafts, work, notation);
+    List<String> tools =
+        drafts.stream().flatMap(d -> d.gearAndTools().stream()).distinct().toList();
+    drafts.stream()
+        .filter(d -> d.id().equals(ReadySteps.KIT))
+        .forEach(d -> d.tools(tools.toArray(new String[0])));
     // A step follows the last one on each thing that it is done on.
     Map<Thing, String> last = new EnumMap<>(Thing.class);
     List<PlanStep> steps = new ArrayList<>();
@@ -108,6 +113,11 @@ public record Plan(WorkCase work, List<PlanStep> steps, Doses doses, Notation no
       }
     }
     return all;
+  }
+
+  /** Tools and protective gear of all steps: what lies on the bench beside the supplies. */
+  public List<String> tools() {
+    return step(ReadySteps.KIT).map(PlanStep::tools).orElse(List.of());
   }
 
   /** Time at the bench for all steps, minutes. */

@@ -52,6 +52,7 @@ final class ProvingSteps {
             .wait(25, 35, 60, "the run settles", "how long coolant and case take to warm through")
             .record("rise, spread, clock, voltage, power, room air")
             .holdReading("Did the run settle without a fault?", "rise, K"));
+    MachineSteps.dryOut(to, work);
     to.add(
         new StepDraft("note-next", Phase.TIDY, MACHINE)
             .title("Note when to look again")
@@ -82,7 +83,7 @@ final class ProvingSteps {
                 "The chip is not detected, nothing starts",
                 "a contact, the chip turned, or a short",
                 "power off; take it out, look at marks, contacts and for metal; try again");
-    if (work.option().opens()) {
+    if (work.liftsChip()) {
       step.wrong(
           "Memory or a slot is missing",
           work.bare()

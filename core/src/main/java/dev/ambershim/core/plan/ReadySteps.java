@@ -10,6 +10,9 @@ import java.util.List;
 
 /** Before anything is touched: does it run as it should, and is all at hand? */
 final class ReadySteps {
+  /** The step at which everything is laid out. */
+  static final String KIT = "kit";
+
   private ReadySteps() {}
 
   static void add(List<StepDraft> to, WorkCase work) {
@@ -39,22 +42,26 @@ final class ReadySteps {
                     ? "rise of the hottest core, clock, voltage, power, room air"
                     : "mean rise of the cores, clock, voltage, power, room air")
             .holdReading("Did the run settle at factory settings, without a fault?", "rise, K"));
+    to.add(settings());
     if (work.settingsOnly()) {
       return;
     }
+    if (work.takesLidOff() || work.fixed()) {
+      to.add(warranty(work));
+    }
     to.add(
-        new StepDraft("kit", Phase.READY, BENCH)
+        new StepDraft(KIT, Phase.READY, BENCH)
             .title("Lay out the kit")
             .action(
-                "Put everything from the kit list on the bench, on plastic or paper, never on bare"
-                    + " aluminium. Good light, a magnifier, two hours without visitors.")
+                "Put every supply and tool on the list on the bench, on plastic or paper, never on"
+                    + " bare aluminium. Good light, and two hours without visitors.")
             .reason("You will not want to look for swabs while the die is open.")
             .look("Nothing on the list is missing or past its date.")
             .wrong(
                 "Something is missing",
                 "you would have to stop with the chip open",
                 "get it first; the shopping list has it")
-            .tools("magnifier", "lamp", "plastic tray")
+            .tools("plastic tray")
             .needs(Supply.GLOVES, 1)
             .minutes(5, 10, 20)
             .hold("Is everything on the list here?"));
@@ -78,17 +85,61 @@ final class ReadySteps {
               .wait(1440, 4320, 10080, "the tool is on its way", "the seller")
               .hold("Does the tool hold this chip without play?"));
     }
-    to.add(
-        new StepDraft("power-off", Phase.READY, MACHINE, CHIP, LID, PLATE)
-            .title("Switch off, unplug, discharge")
-            .action(
-                "Shut down. Switch the supply off, pull the plug, press the power button once. Wait"
-                    + " a minute, then open the case.")
-            .reason("The board keeps a charge for a while, and standby voltage as long as it can.")
-            .look("No lamp on the board is lit.")
-            .wrong("A lamp stays lit", "it still has power", "find the plug that is still in")
-            .minutes(2, 4, 8)
-            .caution(Caution.MAINS)
-            .hold("Is the plug out and every lamp dark?"));
+    to.add(powerOff(work));
+  }
+
+  private static StepDraft settings() {
+    return new StepDraft("settings-saved", Phase.READY, MACHINE, CHIP, LID, PLATE)
+        .title("Save the board's settings")
+        .action(
+            "Save them as a profile, or photograph every page: memory, voltages, clocks, fans, boot"
+                + " order. Copy what must not be lost off the drive.")
+        .reason("A board that is worked on may forget them, and the runs must stay comparable.")
+        .look("You could type all of it in again from what you kept.")
+        .wrong("It cannot be saved", "the board has no profiles", "photograph each page")
+        .tools("camera")
+        .minutes(3, 6, 12)
+        .record("the settings, or a photo of each page");
+  }
+
+  private static StepDraft warranty(WorkCase work) {
+    return new StepDraft("warranty", Phase.READY, BENCH)
+        .title("Opening ends the warranty")
+        .action(
+            work.takesLidOff()
+                ? "Look up what the maker and the shop say, and until when. A lid that was off"
+                    + " can be told."
+                : "Look up what the maker and the shop say, and until when. Note seals over screws"
+                    + " before you break one.")
+        .reason("Afterwards a fault is yours to pay for.")
+        .look("You know the date, and would open it all the same.")
+        .wrong("It still matters to you", "a fault later would cost you", "leave it closed")
+        .minutes(2, 5, 15)
+        .caution(Caution.WARRANTY)
+        .hold("Do you accept that the warranty ends here?");
+  }
+
+  private static StepDraft powerOff(WorkCase work) {
+    String action =
+        switch (work.chip().seat()) {
+          case BOARD ->
+              "Shut down fully, not to sleep. Pull the charger or the plug and everything else that"
+                  + " is plugged in. Hold the power button for ten seconds.";
+          case CARD ->
+              "Shut down. Switch the supply off, pull the plug, press the power button once. Wait a"
+                  + " minute; a card holds its charge longer than a board.";
+          default ->
+              "Shut down. Switch the supply off, pull the plug, press the power button once. Wait"
+                  + " a minute, then open the case.";
+        };
+    return new StepDraft("power-off", Phase.READY, MACHINE, CHIP, LID, PLATE)
+        .title("Switch off, unplug, discharge")
+        .action(action)
+        .reason("The board keeps a charge for a while, and standby voltage as long as it can.")
+        .look("No lamp on the board is lit.")
+        .wrong("A lamp stays lit", "it still has power", "find the plug that is still in")
+        .minutes(2, 4, 8)
+        .caution(Caution.MAINS)
+        .hold("Is the plug out and every lamp dark?");
   }
 }

@@ -45,6 +45,10 @@ public record Schedule(
   public static final int DRAWS = 2000;
 
   private static final double CAUTIOUS = 0.9;
+
+  /** How far a person's pace at all steps lies from the usual one, as a logarithm; practice. */
+  private static final double PACE = 0.25;
+
   private static final long SEED = 20_260_715L;
 
   /**
@@ -281,11 +285,13 @@ public record Schedule(
   private static List<Block> drawn(Task task, RandomDataGenerator random) {
     List<Block> drawn = new ArrayList<>();
     double longest = task.windows().longest();
+    // Who is slow at one step is slow at the next: such errors do not even out.
+    double pace = Math.exp(PACE * random.nextNormal(0, 1));
     for (Block block : task.blocks()) {
       double hands = 0;
       double passes = 0;
       for (PlanStep step : block.steps()) {
-        hands += draw(step.hands(), random);
+        hands += pace * draw(step.hands(), random);
         passes = step.passes().map(w -> draw(w.span(), random)).orElse(0.0);
       }
       // What takes longer than a day's hours is broken off at their end.

@@ -28,6 +28,11 @@ public enum Step {
     return words;
   }
 
+  /** Whether it is the opening of a lid. */
+  public boolean opens() {
+    return this == OPEN_TOOL || this == OPEN_BLADE || this == OPEN_SOLDER || this == OPEN_SEVERAL;
+  }
+
   /** Chance of ruin by a table, in percent. */
   public double percent(Odds table) {
     return odds.applyAsDouble(table);

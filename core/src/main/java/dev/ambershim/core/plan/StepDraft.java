@@ -130,6 +130,13 @@ final class StepDraft {
     return id;
   }
 
+  /** Tools and protective gear that it takes, gear first. */
+  List<String> gearAndTools() {
+    List<String> all = new ArrayList<>(caution == null ? List.of() : caution.gear());
+    all.addAll(tools);
+    return all;
+  }
+
   Set<Thing> things() {
     return things;
   }

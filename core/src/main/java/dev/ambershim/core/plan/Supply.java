@@ -25,7 +25,10 @@ public enum Supply {
   LID("flat copper lid", "pieces", 1, 40, 0),
   FRAME("frame for the bare die", "pieces", 1, 25, 0),
   SHIM("shim for the bare die", "pieces", 1, 6, 0),
-  COOLER("better cooler", "pieces", 1, 110, 0);
+  COOLER("better cooler", "pieces", 1, 110, 0),
+  WATER("deionised water", "ml", 1000, 4, 0),
+  PADS("thermal pads", "sheets", 1, 12, 0),
+  INSULATION("closed-cell foam for the board", "sets", 1, 15, 0);
 
   private final String words;
   private final String unit;

@@ -125,14 +125,14 @@ public enum Way {
       School.SEAL,
       "glued at four corners",
       "Holds, and comes off again.",
-      "A day of curing.",
+      "Hours of curing.",
       "",
       "Taken as a rule: the lid keeps its place and can be opened again."),
   SEAL_AROUND(
       School.SEAL,
       "glued around, with a gap to breathe",
       "As the maker does it.",
-      "A day of curing.",
+      "Hours of curing.",
       "Hard to open again; a thick bead lifts the lid.",
       ""),
   SEAL_NONE(

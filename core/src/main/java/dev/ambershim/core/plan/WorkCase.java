@@ -3,6 +3,7 @@ package dev.ambershim.core.plan;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Cooler;
+import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.material.Filling;
 
 /**
@@ -34,15 +35,20 @@ public record WorkCase(
 
   private boolean fits(OptionKind planned) {
     boolean stays = before.lidOn() == after.lidOn();
+    boolean same = stays && after.inner().equals(before.inner());
     return switch (planned) {
       case LOWER_VOLTAGE, LOWER_CLOCK -> after.equals(before);
-      case FRESH_PASTE, BETTER_COOLER ->
-          stays && after.inner().equals(before.inner()) && !metal(after);
-      case METAL_ON_LID ->
-          after.lidOn() && stays && after.inner().equals(before.inner()) && metal(after);
+      case FRESH_PASTE, BETTER_COOLER, LAP_PLATE -> same && !metal(after);
+      case LAP_TOP -> same && after.lidOn() && !metal(after);
+      case METAL_ON_LID -> same && after.lidOn() && metal(after);
       case METAL_UNGLUED, METAL_GLUED, METAL_LAPPED, COPPER_LID ->
-          after.lidOn() && stays && after.inner().filling() == Filling.LIQUID_METAL;
-      case BARE, BARE_LAPPED -> !after.lidOn();
+          stays && after.lidOn() && metalInside(after);
+      case METAL_RENEWED ->
+          stays && repeat() && (after.lidOn() ? metalInside(after) : metal(after));
+      case PASTE_INSIDE -> after.lidOn() && !metalInside(after);
+      case METAL_ON_DIE -> !before.lidOn() && !after.lidOn() && metal(after);
+      case BARE, BARE_LAPPED ->
+          !after.lidOn() && (before.lidOn() || planned == OptionKind.BARE_LAPPED);
     };
   }
 
@@ -50,11 +56,13 @@ public record WorkCase(
     return build.outer().filling() == Filling.LIQUID_METAL;
   }
 
-  /** By the builds alone: whether lid or die is worked on. */
+  private static boolean metalInside(Build build) {
+    return build.inner().filling() == Filling.LIQUID_METAL;
+  }
+
+  /** By the builds alone: whether what lies under the lid changes. */
   private boolean opens() {
-    return before.lidOn()
-        ? !after.lidOn() || !after.inner().equals(before.inner())
-        : after.lidOn() || metal(after);
+    return before.lidOn() ? !after.lidOn() || !after.inner().equals(before.inner()) : after.lidOn();
   }
 
   private OptionKind guess() {
@@ -62,7 +70,16 @@ public record WorkCase(
       if (!after.lidOn()) {
         return OptionKind.BARE;
       }
+      if (!metalInside(after)) {
+        return OptionKind.PASTE_INSIDE;
+      }
+      if (before.lidOn() && metalInside(before)) {
+        return OptionKind.METAL_RENEWED;
+      }
       return ways.takes(Way.SEAL_NONE) ? OptionKind.METAL_UNGLUED : OptionKind.METAL_GLUED;
+    }
+    if (!after.lidOn() && metal(after)) {
+      return metal(before) ? OptionKind.METAL_RENEWED : OptionKind.METAL_ON_DIE;
     }
     return metal(after) && !metal(before) ? OptionKind.METAL_ON_LID : OptionKind.FRESH_PASTE;
   }
@@ -75,6 +92,65 @@ public record WorkCase(
   /** Whether the cooler is changed for another. */
   public boolean newCooler() {
     return option() == OptionKind.BETTER_COOLER;
+  }
+
+  /** Whether the chip never leaves its board. */
+  public boolean fixed() {
+    return chip.seat().soldered();
+  }
+
+  /** Whether die and substrate are worked on. */
+  public boolean worksOnDie() {
+    return !settingsOnly() && (takesLidOff() || !before.lidOn());
+  }
+
+  /** Whether the chip comes out of its socket: for all work on the die but a wipe and paste. */
+  public boolean liftsChip() {
+    boolean wiped = !before.lidOn() && !after.lidOn() && !metalOnDie() && !repeat() && !lapsDie();
+    return !fixed() && (lapsTop() || (worksOnDie() && !wiped));
+  }
+
+  /** Whether the work makes a chip with a lid one without. */
+  public boolean goesBare() {
+    return before.lidOn() && !after.lidOn();
+  }
+
+  /** Whether the lid comes off and goes on again. */
+  public boolean lidReturns() {
+    return closes() && takesLidOff() && !newLid();
+  }
+
+  /**
+   * Whether the die is filmed where it will run: a lidless chip is seated and held before it is
+   * filmed, and no clamp moves over a wet film.
+   */
+  public boolean filmedInSocket() {
+    return !fixed() && metalOnDie() && (bare() || seal() == Way.SEAL_NONE);
+  }
+
+  /** Whether paste goes between die and lid. */
+  public boolean pasteOnDieUnderLid() {
+    return closes() && !metalOnDie();
+  }
+
+  /** Whether a lid that stays on is lapped on its top. */
+  public boolean lapsTop() {
+    return option() == OptionKind.LAP_TOP;
+  }
+
+  /** Whether the cold plate is lapped. */
+  public boolean lapsPlate() {
+    return option() == OptionKind.LAP_PLATE;
+  }
+
+  /** Whether a dry start tells if the chip lives before it is closed: where solder was sheared. */
+  public boolean startsDry() {
+    return takesLidOff() && soldered() && !fixed();
+  }
+
+  /** Whether the cooler takes the chip far below zero. */
+  public boolean cold() {
+    return cooler.kind() == CoolerClass.COLD_POT;
   }
 
   /** Whether the lid is taken off. */
@@ -104,6 +180,17 @@ public record WorkCase(
         : before.outer().filling() == Filling.LIQUID_METAL;
   }
 
+  /** Whether liquid metal from an earlier time lies on anything that is cleaned. */
+  public boolean metalWasThere() {
+    boolean onPlate = before.outer().filling() == Filling.LIQUID_METAL && !settingsOnly();
+    return onPlate || (worksOnDie() && repeat());
+  }
+
+  /** Whether solder is dissolved with liquid metal. */
+  public boolean dissolves() {
+    return takesLidOff() && soldered() && ways.takes(Way.DISSOLVE);
+  }
+
   /** Whether more than one die lies under the lid. */
   public boolean several() {
     return chip.dies().size() > 1;
@@ -111,10 +198,10 @@ public record WorkCase(
 
   /** Whether liquid metal goes onto the die. */
   public boolean metalOnDie() {
-    return option().opens()
-        && (after.lidOn()
-            ? after.inner().filling() == Filling.LIQUID_METAL
-            : after.outer().filling() == Filling.LIQUID_METAL);
+    if (settingsOnly()) {
+      return false;
+    }
+    return after.lidOn() ? option().opens() && metalInside(after) : metal(after);
   }
 
   /** Whether liquid metal goes between lid and cold plate. */
@@ -181,7 +268,7 @@ public record WorkCase(
 
   /** The risk of mounting on the die. */
   Step mountRisk() {
-    return ways.takes(Way.REST_NEITHER) ? Step.MOUNT_BARE : Step.MOUNT_FRAME;
+    return fixed() || ways.takes(Way.REST_NEITHER) ? Step.MOUNT_BARE : Step.MOUNT_FRAME;
   }
 
   /** How chip and lid come to the bench. */
@@ -197,11 +284,11 @@ public record WorkCase(
       case NEAR -> metalOnDie();
       case COVER -> metalOnDie() && !ways.takes(Way.NO_PARTS);
       case SOLDER -> takesLidOff() && soldered();
-      case POLISH -> option().opens();
+      case POLISH -> worksOnDie();
       case FACES -> metalOnDie() || metalOnLid();
       case SEAL -> closes();
       case PASTE -> pasted();
-      case REST -> bare() && !settingsOnly();
+      case REST -> bare() && !settingsOnly() && !fixed();
       case REOPEN -> metalOnDie() || metalOnLid();
       case JUDGE -> true;
     };

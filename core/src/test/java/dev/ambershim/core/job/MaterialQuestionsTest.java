@@ -61,7 +61,7 @@ class MaterialQuestionsTest {
     assertThat(answer.finding().orElseThrow().sentence())
         .startsWith("A drop ")
         .contains(" mm across on each face. Under ")
-        .contains("it goes dry; at ")
+        .contains("it goes dry in one case of ten; at ")
         .endsWith("the part \"capacitor C4\".");
     assertThat(answer.doses().films().get(0).place().partMillimetres())
         .isCloseTo(3.5, within(1e-9));
@@ -114,7 +114,7 @@ class MaterialQuestionsTest {
     assertThat(films.get(2).place().gapMicrometres())
         .isCloseTo(films.get(0).place().gapMicrometres() + 80, within(1e-9));
     assertThat(CoatAnswer.of(job, Notation.METRIC).finding().orElseThrow().sentence())
-        .startsWith("Drops on each face: chiplet 1 ");
+        .contains("Drops on each face: chiplet 1 ");
   }
 
   /**

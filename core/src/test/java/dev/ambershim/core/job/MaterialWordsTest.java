@@ -69,7 +69,9 @@ class MaterialWordsTest {
   @Test
   void aPartRightBesideTheDieLeavesNoAmount() {
     Job tight = JOB.withCoat(JOB.coat().withPartMillimetres(0.02));
-    assertThat(finding(tight).sentence()).startsWith("No amount fits over the die: ");
+    assertThat(finding(tight).sentence())
+        .startsWith("No amount over the die is enough and harmless")
+        .contains("cover the parts, mask around the die, or weigh the dose");
     CoatAnswer answer = CoatAnswer.of(tight, Notation.METRIC);
     assertThat(answer.odds().get(0).reaches() + answer.odds().get(0).dry()).isGreaterThan(0.5);
   }

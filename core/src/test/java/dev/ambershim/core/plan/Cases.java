@@ -20,7 +20,16 @@ public final class Cases {
     CHIPLETS(StartingPoint.DESKTOP_CHIPLETS_SOLDER),
     METAL_INSIDE(StartingPoint.DESKTOP_ONE_DIE_PASTE),
     BARE_PASTED(StartingPoint.DESKTOP_ONE_DIE_PASTE),
-    BARE_METAL(StartingPoint.DESKTOP_ONE_DIE_PASTE);
+    BARE_METAL(StartingPoint.DESKTOP_ONE_DIE_PASTE),
+    PINS_SOLDERED(StartingPoint.DESKTOP_PINS_SOLDER),
+    PINS_BARE(StartingPoint.DESKTOP_PINS_SOLDER),
+    WORKSTATION(StartingPoint.WORKSTATION_CHIPLETS_SOLDER),
+    LAPTOP(StartingPoint.LAPTOP_BARE_DIE),
+    LAPTOP_METAL(StartingPoint.LAPTOP_BARE_DIE),
+    CONSOLE_METAL(StartingPoint.CONSOLE_BARE_DIE),
+    CARD(StartingPoint.CARD_BARE_DIE),
+    CARD_METAL(StartingPoint.CARD_BARE_DIE),
+    COLD(StartingPoint.EXTREME_COLD_SOLDER);
 
     private final StartingPoint point;
 
@@ -29,15 +38,24 @@ public final class Cases {
     }
 
     boolean lidOn() {
-      return this != BARE_PASTED && this != BARE_METAL;
+      return build().lidOn();
+    }
+
+    boolean metal() {
+      return this == METAL_INSIDE || name().endsWith("_METAL");
+    }
+
+    boolean fixed() {
+      return point.chip("x").seat().soldered();
     }
 
     private Build build() {
       Build bought = point.asBought();
       return switch (this) {
         case METAL_INSIDE -> new Build(true, 40, Joint.usual(Filling.LIQUID_METAL), PASTE);
-        case BARE_PASTED -> new Build(false, 0, bought.inner(), PASTE);
-        case BARE_METAL -> new Build(false, 0, bought.inner(), Joint.usual(Filling.LIQUID_METAL));
+        case BARE_PASTED, PINS_BARE -> new Build(false, 0, bought.inner(), PASTE);
+        case BARE_METAL, LAPTOP_METAL, CONSOLE_METAL, CARD_METAL ->
+            new Build(false, 0, bought.inner(), Joint.usual(Filling.LIQUID_METAL));
         default -> bought;
       };
     }
@@ -49,12 +67,17 @@ public final class Cases {
     Build after =
         switch (kind) {
           case LOWER_VOLTAGE, LOWER_CLOCK -> before;
-          case FRESH_PASTE, BETTER_COOLER ->
+          case FRESH_PASTE, BETTER_COOLER, LAP_TOP, LAP_PLATE ->
               new Build(before.lidOn(), before.glueMicrometres(), before.inner(), PASTE);
           case METAL_ON_LID -> new Build(true, before.glueMicrometres(), before.inner(), FILM);
           case METAL_UNGLUED, METAL_GLUED, METAL_LAPPED, COPPER_LID ->
               new Build(true, 40, FILM, PASTE);
-          case BARE, BARE_LAPPED -> new Build(false, 0, before.inner(), FILM);
+          case PASTE_INSIDE -> new Build(true, 40, PASTE, PASTE);
+          case METAL_RENEWED ->
+              before.lidOn()
+                  ? new Build(true, 40, FILM, PASTE)
+                  : new Build(false, 0, before.inner(), FILM);
+          case METAL_ON_DIE, BARE, BARE_LAPPED -> new Build(false, 0, before.inner(), FILM);
         };
     Ways picks = Ways.USUAL.with(kind);
     for (Way way : ways) {
@@ -62,7 +85,9 @@ public final class Cases {
     }
     return new WorkCase(
         arrival.point.chip("Sedge Q4"),
-        CoolerClass.LARGE_LOOP.usual("loop", 3.5),
+        arrival.point.usualCooler().kind() == CoolerClass.OTHER
+            ? CoolerClass.LARGE_LOOP.usual("loop", 3.5)
+            : arrival.point.usualCooler(),
         before,
         after,
         picks);
@@ -72,6 +97,10 @@ public final class Cases {
   static boolean possible(Arrival arrival, OptionKind kind) {
     return switch (kind) {
       case METAL_ON_LID, METAL_UNGLUED, METAL_GLUED, METAL_LAPPED, COPPER_LID -> arrival.lidOn();
+      case LAP_TOP, PASTE_INSIDE, BARE -> arrival.lidOn();
+      case METAL_RENEWED -> arrival.metal();
+      case METAL_ON_DIE -> !arrival.lidOn() && !arrival.metal();
+      case BARE_LAPPED -> !arrival.fixed();
       default -> true;
     };
   }

@@ -86,6 +86,7 @@ class PlanTest {
       inOrder(plan, "cover-look", "film-die");
       inOrder(plan, film, "mount");
       inOrder(plan, film, "waste");
+      inOrder(plan, "waste", "mount");
       inOrder(plan, "power-off", film);
     }
     inOrder(plan, "proof-first", "power-off");
@@ -133,17 +134,22 @@ class PlanTest {
     assertThat(ids.contains("sealant-chip")).isEqualTo(work.takesLidOff());
     assertThat(ids.contains("film-die")).isEqualTo(work.metalOnDie());
     assertThat(ids.contains("cover")).isEqualTo(work.metalOnDie() && work.cover() != Way.NO_COVER);
-    assertThat(ids.contains("film-top")).isEqualTo(work.metalOnLid() && !work.option().opens());
+    assertThat(ids.contains("film-top")).isEqualTo(work.metalOnLid());
     assertThat(ids.contains("waste")).isEqualTo(work.metalOnDie() || work.metalOnLid());
+    assertThat(ids.contains("waste-old")).isEqualTo(work.metalWasThere() || work.dissolves());
     assertThat(ids.contains("glue")).isEqualTo(work.closes() && work.seal() != Way.SEAL_NONE);
     assertThat(ids.contains("lid-on")).isEqualTo(work.closes());
     assertThat(ids.contains("lap-lid")).isEqualTo(work.lapsLid());
     assertThat(ids.contains("lap-die")).isEqualTo(work.lapsDie());
     assertThat(ids.contains("lid-new")).isEqualTo(work.newLid());
-    assertThat(ids.contains("heights")).isEqualTo(work.option().opens() && work.bare());
+    assertThat(ids.contains("heights")).isEqualTo(work.worksOnDie() && work.bare());
     // Exactly one material covers the parts.
     long covers =
-        plan.needs().keySet().stream()
+        plan.steps().stream()
+            .filter(step -> step.id().startsWith("cover"))
+            .flatMap(step -> step.needs().stream())
+            .map(Need::supply)
+            .distinct()
             .filter(
                 s ->
                     s == Supply.VARNISH
@@ -260,7 +266,7 @@ class PlanTest {
     }
     assertThat(Way.SEAL_AROUND.account())
         .isEqualTo(
-            "As the maker does it. Costs: a day of curing. Risks: hard to open again; a thick bead"
+            "As the maker does it. Costs: hours of curing. Risks: hard to open again; a thick bead"
                 + " lifts the lid.");
     Ways ways = Ways.USUAL.with(Way.SEAL_AROUND).with(Way.SEAL_CORNERS);
     assertThat(ways).isEqualTo(Ways.USUAL);
@@ -296,10 +302,10 @@ class PlanTest {
 
   @Test
   void oldLiquidMetalIsTakenOffAnotherWay() {
-    Plan again = plan(Arrival.METAL_INSIDE, OptionKind.METAL_GLUED);
+    Plan again = plan(Arrival.METAL_INSIDE, OptionKind.METAL_RENEWED);
     assertThat(ids(again)).contains("metal-die", "lid-inside").doesNotContain("paste-die");
     assertThat(again.step("metal-die").orElseThrow().reason()).contains("crust");
-    Plan bare = plan(Arrival.BARE_METAL, OptionKind.BARE);
+    Plan bare = plan(Arrival.BARE_METAL, OptionKind.METAL_RENEWED);
     assertThat(ids(bare))
         .contains("metal-die", "plate-clean", "heights")
         .doesNotContain("seat", "lift", "sealant-chip", "lid-on");
@@ -311,6 +317,7 @@ class PlanTest {
     assertThat(ids(plan(Arrival.PASTED, OptionKind.FRESH_PASTE)))
         .containsExactly(
             "proof-first",
+            "settings-saved",
             "kit",
             "power-off",
             "cooler-off",
@@ -323,7 +330,7 @@ class PlanTest {
             "proof-after",
             "note-next");
     assertThat(ids(plan(Arrival.PASTED, OptionKind.LOWER_VOLTAGE)))
-        .containsExactly("proof-first", "settings", "proof-after", "note-next");
+        .containsExactly("proof-first", "settings-saved", "settings", "proof-after", "note-next");
   }
 
   @Test

@@ -87,7 +87,7 @@ class ScheduleTest {
     // Work beside the waits saves at least half an hour against one thing after the other.
     assertThat(spent).isLessThan(inARow - 30);
     // The curing and its chain cannot be beaten.
-    double cures = GLUED.work().doses().cure().likelyMinutes();
+    double cures = GLUED.work().doses().cure().handlingMinutes();
     assertThat(cures).isGreaterThan(300);
     assertThat(spent).isGreaterThan(cures + 35 + 35);
     assertThat(schedule.slots().stream().filter(s -> s.slackMinutes() < 0.01).count())

@@ -104,9 +104,9 @@ public final class DoseJson {
     to.put("glueCubicMillimetres", doses.glue().cubicMillimetres());
     to.put("glueGrams", doses.glue().grams());
     Cure cure = doses.cure();
-    to.put("cureMinutesAtLeast", cure.atLeastMinutes());
-    to.put("cureMinutes", cure.likelyMinutes());
-    to.put("cureMinutesSafe", cure.safeMinutes());
+    to.put("cureMinutesAtLeast", cure.skinMinutes());
+    to.put("cureMinutes", cure.handlingMinutes());
+    to.put("cureMinutesSafe", cure.fullMinutes());
   }
 
   static void figure(ObjectNode to, String key, double value) {

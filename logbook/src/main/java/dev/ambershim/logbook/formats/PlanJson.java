@@ -21,6 +21,7 @@ public final class PlanJson {
     ObjectNode node = Json.mapper().createObjectNode();
     node.put("format", "ambershim/plan-1");
     node.put("option", plan.work().option().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+    node.put("seat", plan.work().chip().seat().words());
     schedule.ifPresent(
         s -> {
           node.put("begin", s.begin().toString());
@@ -36,6 +37,9 @@ public final class PlanJson {
       one.put("id", step.id());
       one.put("phase", step.phase().words());
       one.put("title", step.title());
+      one.put("action", step.action());
+      ArrayNode tools = one.putArray("tools");
+      step.tools().forEach(tools::add);
       one.set("handsMinutes", span(step.hands()));
       step.passes()
           .ifPresent(
@@ -49,6 +53,8 @@ public final class PlanJson {
       step.after().stream().sorted().forEach(after::add);
       schedule.flatMap(s -> slot(s, step)).ifPresent(slot -> put(one, slot));
     }
+    ArrayNode tools = node.putArray("tools");
+    plan.tools().forEach(tools::add);
     ArrayNode lines = node.putArray("kit");
     for (Kit.Line line : kit.lines()) {
       ObjectNode one = lines.addObject();

@@ -38,6 +38,9 @@ public final class Card {
       }
       blocks.add(new Block.Table(rows));
     }
+    if (!plan.tools().isEmpty()) {
+      blocks.add(new Block.Paragraph("Tools: " + String.join(", ", plan.tools()) + "."));
+    }
     LocalDate day = null;
     for (Slot slot : schedule.slots()) {
       LocalDate date = slot.begin().atZone(zone).toLocalDate();

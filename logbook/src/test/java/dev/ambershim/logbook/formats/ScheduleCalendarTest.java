@@ -59,7 +59,7 @@ class ScheduleCalendarTest {
     }
     // The cure rings by itself, at its end.
     assertThat(events.stream().map(e -> e.getSummary().getValue()))
-        .anyMatch(s -> s.endsWith("over, as a rule: the glue cures"));
+        .anyMatch(s -> s.endsWith("over, as a rule: the glue cures until the chip can be handled"));
     assertThat(events.stream().map(e -> e.getUid().orElseThrow().getValue()))
         .doesNotHaveDuplicates();
   }

@@ -369,7 +369,7 @@ class ReportTest {
     Job job = assessment.job();
     Plan plan = Plan.of(job.workCase());
     Cure cure = plan.doses().cure();
-    assertThat(cure.safeMinutes()).isGreaterThan(cure.atLeastMinutes());
+    assertThat(cure.fullMinutes()).isGreaterThan(cure.skinMinutes());
     Instant now = Instant.parse("2026-03-01T09:00:00Z");
     Schedule schedule = Schedule.of(plan, job.work(), now, ZoneId.systemDefault()).orElseThrow();
     Kit kit = Kit.of(plan, job.work(), List.of(), List.of(), job.terms(), LocalDate.of(2026, 3, 1));
@@ -386,12 +386,13 @@ class ReportTest {
       assertThat(text)
           .contains(
               "at least "
-                  + Notation.minutes(cure.atLeastMinutes())
+                  + Notation.minutes(0.8 * cure.handlingMinutes())
                   + ", as a rule "
-                  + Notation.minutes(cure.likelyMinutes())
+                  + Notation.minutes(cure.handlingMinutes())
                   + ", safe "
-                  + Notation.minutes(cure.safeMinutes()))
+                  + Notation.minutes(cure.fullMinutes()))
           .contains("isopropyl alcohol, 90 % or more");
+      plan.tools().forEach(tool -> assertThat(text).contains(tool));
       assertThat(read.getNumberOfPages()).isBetween(2, 6);
     }
   }

@@ -15,6 +15,7 @@ import java.util.List;
  * @param cores count of cores that report a temperature
  * @param dies its dies, at least one
  * @param lid its lid, kept here even while it is off
+ * @param seat what it sits in; null for the usual, a clamp over its lid
  */
 @RecordBuilder
 public record Chip(
@@ -25,15 +26,39 @@ public record Chip(
     double substrateMillimetres,
     int cores,
     List<Die> dies,
-    Lid lid)
+    Lid lid,
+    Seat seat)
     implements ChipBuilder.With {
+  /** A chip in the usual seat. */
+  public Chip(
+      String name,
+      String kind,
+      double widthMillimetres,
+      double depthMillimetres,
+      double substrateMillimetres,
+      int cores,
+      List<Die> dies,
+      Lid lid) {
+    this(
+        name,
+        kind,
+        widthMillimetres,
+        depthMillimetres,
+        substrateMillimetres,
+        cores,
+        dies,
+        lid,
+        null);
+  }
+
   /**
-   * Copies its list of dies.
+   * Copies its list of dies, and fills in what an older job does not say.
    *
    * @throws IllegalArgumentException if there is no die
    */
   public Chip {
     dies = List.copyOf(dies);
+    seat = seat == null ? Seat.CLAMP : seat;
     if (dies.isEmpty()) {
       throw new IllegalArgumentException("a chip has at least one die");
     }

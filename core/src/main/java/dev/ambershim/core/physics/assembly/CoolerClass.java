@@ -16,7 +16,11 @@ public enum CoolerClass {
   SMALL_LOOP("closed loop, one fan", 50, 50, 2, 28, 28, 0.15, 0.75, 1.35, 0.45),
   LARGE_LOOP("closed loop, two or three fans", 52, 52, 2.2, 34, 32, 0.11, 0.75, 1.35, 0.45),
   OWN_LOOP_THIN("own loop, thin plate", 54, 54, 1.5, 32, 30, 0.075, 0.7, 1.4, 0.45),
-  OWN_LOOP_THICK("own loop, thick plate", 54, 54, 5, 38, 36, 0.07, 0.7, 1.4, 0.45);
+  OWN_LOOP_THICK("own loop, thick plate", 54, 54, 5, 38, 36, 0.07, 0.7, 1.4, 0.45),
+  BOXED("boxed cooler", 36, 36, 4, 30, 30, 0.33, 0.7, 1.5, 0),
+  HEAT_PIPES("laptop plate with heat pipes", 40, 32, 1.5, 36, 18, 0.75, 0.65, 1.6, 0),
+  VAPOUR_CHAMBER("vapour chamber with fins", 70, 60, 3, 66, 56, 0.13, 0.65, 1.5, 0),
+  COLD_POT("extreme-cold pot", 60, 60, 20, 54, 54, 0.12, 0.5, 2, 0);
 
   private final String words;
   private final Cooler cooler;
@@ -71,6 +75,21 @@ public enum CoolerClass {
         cooler.finWidthMillimetres(),
         cooler.finDepthMillimetres(),
         reachMillimetres);
+  }
+
+  /** Whether liquid runs through it in hoses. */
+  public boolean hasHoses() {
+    return coolantShare > 0;
+  }
+
+  /** Whether hoses are in the way and the loop is one's own to drain or bend aside. */
+  public boolean ownLoop() {
+    return this == OWN_LOOP_THIN || this == OWN_LOOP_THICK;
+  }
+
+  /** Whether it is built into one machine, so that no other kind fits in its place. */
+  public boolean builtIn() {
+    return this == HEAT_PIPES || this == VAPOUR_CHAMBER;
   }
 
   /** Factor on the resistance to the room for the favourable end. */

@@ -71,11 +71,14 @@ public final class Responses {
       executor.execute(task);
       solving.add(task);
     }
-    for (int i = 0; i < missing.size(); i++) {
-      known.put(missing.get(i), result(solving.get(i)));
-    }
+    // Taken out before new ones come in, as these may push out old ones.
     Map<Situation, Response> all = new LinkedHashMap<>();
     situations.forEach(s -> all.put(s, known.get(s)));
+    for (int i = 0; i < missing.size(); i++) {
+      Response response = result(solving.get(i));
+      known.put(missing.get(i), response);
+      all.put(missing.get(i), response);
+    }
     return all;
   }
 

@@ -7,13 +7,13 @@ package dev.ambershim.core.physics.dosing;
  * Magnus' formula (WMO No. 8). The depth of the first day stands on the label; three millimetres
  * are common practice. The label comes first.
  *
- * @param atLeastMinutes until it holds the lid in its place
- * @param likelyMinutes until it is cured through
- * @param safeMinutes twice that
+ * @param skinMinutes until a skin keeps the lid in its place, if nobody touches it
+ * @param handlingMinutes until it is cured through, and the chip can be handled: the hold point
+ * @param fullMinutes until it has its full strength, twice that
  * @param depthMillimetres how deep moisture must go
  */
 public record Cure(
-    double atLeastMinutes, double likelyMinutes, double safeMinutes, double depthMillimetres) {
+    double skinMinutes, double handlingMinutes, double fullMinutes, double depthMillimetres) {
   private static final double DAY = 24 * 60;
 
   /** It holds the lid in its place once a skin of so much is cured, mm; common practice. */

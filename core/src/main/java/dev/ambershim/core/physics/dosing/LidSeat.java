@@ -19,7 +19,18 @@ import java.util.List;
 public record LidSeat(
     boolean onDie, String carrier, double glueMicrometres, List<Double> gaps, boolean reaches) {
   /** Two wetted faces that are pressed together leave about so much; common practice, µm. */
-  public static final double FILM_MICROMETRES = 15;
+  public static final double FILM_MICROMETRES = 25;
+
+  /** So much may lie between nine pressed films of ten, µm; common practice. */
+  public static final double THIN_MICROMETRES = 12;
+
+  public static final double THICK_MICROMETRES = 50;
+
+  /** What is brushed on both faces bridges so much; beyond, a film is uneven: common practice. */
+  public static final double SURE_MICROMETRES = 100;
+
+  /** A film that is thicker does not stay where it is put: common practice, µm. */
+  public static final double DEEPEST_MICROMETRES = 150;
 
   /** Copies its list. */
   public LidSeat {

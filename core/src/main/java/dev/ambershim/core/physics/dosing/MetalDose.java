@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.dosing;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.SplittableRandom;
 
@@ -13,9 +14,9 @@ import java.util.SplittableRandom;
  * @param gapCubicMillimetres what the gap holds
  * @param valleysCubicMillimetres what roughness holds
  * @param takenInCubicMillimetres what the faces take in over a first year
- * @param leastCubicMillimetres below this, places go dry
- * @param mostCubicMillimetres above this, metal reaches the nearest part or runs down a standing
- *     board; empty when it reaches nothing
+ * @param leastCubicMillimetres with this, no place goes dry in nine cases of ten
+ * @param mostCubicMillimetres with this, metal reaches the nearest part, or runs down a standing
+ *     board, in one case of ten; empty when it reaches nothing
  * @param wantedCubicMillimetres the amount to take
  * @param runs whether it is the standing board, and not the part, that sets the most
  */
@@ -29,8 +30,13 @@ public record MetalDose(
     Optional<Double> mostCubicMillimetres,
     double wantedCubicMillimetres,
     boolean runs) {
-  /** So many standard deviations more than the least make nine doses of ten enough. */
-  private static final double NINE_ENOUGH = 1.2816;
+  /** A dose is planned so that it is enough, and harmless, so often. */
+  private static final double NINE = 0.9;
+
+  /** A little more than the least is taken where nothing forbids it. */
+  private static final double SPARE = 1.1;
+
+  private static final int PLANNED = 4000;
 
   /** Metal never comes out evenly: on a flat board along half of the edge, as a rule. */
   private static final double UNEVEN = 2;
@@ -56,27 +62,77 @@ public record MetalDose(
         area * (terms.lower().valleysMicrometres() + terms.upper().valleysMicrometres()) / 1000;
     double takenIn =
         area * (place.lower().uptakeMicrometres() + place.upper().uptakeMicrometres()) / 1000;
-    double least = gap + valleys + takenIn;
     double free = sectionFree(place, terms);
     boolean runs =
         terms.upright()
             && (place.partMillimetres() == null
                 || Squeezed.held(terms.alloy())
                     < Squeezed.section(place.partMillimetres(), place.roomMillimetres()));
-    // What is taken in later is still there at first, so it is pressed out with the rest.
+    Draw draw = new Draw(place, terms, bothFaces ? 2 : 1, valleys, takenIn);
+    double[] enough = new double[PLANNED];
+    double[] harmless = new double[PLANNED];
+    for (int i = 0; i < PLANNED; i++) {
+      draw.next();
+      enough[i] = (draw.filled + draw.taken) / draw.measured;
+      harmless[i] = (draw.filled + free * draw.outlet) / draw.measured;
+    }
+    Arrays.sort(enough);
+    Arrays.sort(harmless);
+    double least = enough[(int) (NINE * PLANNED)];
     Optional<Double> most =
         Double.isFinite(free)
-            ? Optional.of(gap + valleys + free * Squeezed.outlet(place, terms.upright(), UNEVEN))
+            ? Optional.of(harmless[(int) ((1 - NINE) * PLANNED)])
             : Optional.empty();
-    double ofGap =
-        Math.log(place.highGapMicrometres() / place.gapMicrometres()) / NINE_IN_TEN * gap / least;
-    double spread = Math.hypot(ofGap, terms.measuring().spread() / Math.sqrt(bothFaces ? 2 : 1));
-    double wanted = least * Math.exp(NINE_ENOUGH * spread);
+    double wanted = least * SPARE;
     if (most.isPresent()) {
-      wanted = Math.max(least, Math.min(wanted, Math.sqrt(least * most.get())));
+      wanted = Math.min(wanted, Math.sqrt(least * most.get()));
     }
     return new MetalDose(
         place, bothFaces ? 2 : 1, gap, valleys, takenIn, least, most, wanted, runs);
+  }
+
+  /** One dose as it may come out. */
+  private static final class Draw {
+    private final FilmPlace place;
+    private final CoatTerms terms;
+    private final double valleys;
+    private final double takenIn;
+    private final double each;
+    private final double sigmaLow;
+    private final double sigmaHigh;
+    private final SplittableRandom random = new SplittableRandom(20_261_126);
+
+    /** What gap and valleys hold, mm³. */
+    private double filled;
+
+    /** What the faces take in over a year, mm³. */
+    private double taken;
+
+    /** The amount by the amount that was meant. */
+    private double measured;
+
+    /** Length of edge that metal comes out along, mm. */
+    private double outlet;
+
+    Draw(FilmPlace place, CoatTerms terms, int faces, double valleys, double takenIn) {
+      this.place = place;
+      this.terms = terms;
+      this.valleys = valleys;
+      this.takenIn = takenIn;
+      each = terms.measuring().spread() / Math.sqrt(faces);
+      sigmaLow = Math.log(place.gapMicrometres() / place.lowGapMicrometres()) / NINE_IN_TEN;
+      sigmaHigh = Math.log(place.highGapMicrometres() / place.gapMicrometres()) / NINE_IN_TEN;
+    }
+
+    void next() {
+      double z = random.nextGaussian();
+      double gap = place.gapMicrometres() * Math.exp(z * (z < 0 ? sigmaLow : sigmaHigh));
+      taken = takenIn * Math.exp(random.nextGaussian() * Math.log(2) / 2);
+      measured = Math.exp(each * random.nextGaussian());
+      filled = place.areaSquareMillimetres() * gap / 1000 + valleys;
+      // Metal never comes out evenly: on a flat board along half of the edge, as a rule.
+      outlet = Squeezed.outlet(place, terms.upright(), 1 + 2 * random.nextDouble());
+    }
   }
 
   /** Cross-section of squeezed-out metal that still does no harm, mm². */
@@ -121,26 +177,17 @@ public record MetalDose(
    * @param cubicMillimetres the dose that is meant, for all faces of the place
    */
   public Odds odds(double cubicMillimetres, CoatTerms terms) {
-    SplittableRandom random = new SplittableRandom(20_261_126);
-    double area = place.areaSquareMillimetres();
-    double sigmaLow = Math.log(place.gapMicrometres() / place.lowGapMicrometres()) / NINE_IN_TEN;
-    double sigmaHigh = Math.log(place.highGapMicrometres() / place.gapMicrometres()) / NINE_IN_TEN;
     double free = sectionFree(place, terms);
-    double each = terms.measuring().spread() / Math.sqrt(faces);
+    Draw draw = new Draw(place, terms, faces, valleysCubicMillimetres, takenInCubicMillimetres);
     int dry = 0;
     int reaches = 0;
     for (int i = 0; i < DRAWS; i++) {
-      double z = random.nextGaussian();
-      double gap = place.gapMicrometres() * Math.exp(z * (z < 0 ? sigmaLow : sigmaHigh));
-      double taken = takenInCubicMillimetres * Math.exp(random.nextGaussian() * Math.log(2) / 2);
-      double dose = cubicMillimetres * Math.exp(each * random.nextGaussian());
-      double filled = area * gap / 1000 + valleysCubicMillimetres;
-      double uneven = 1 + 2 * random.nextDouble();
-      if (dose < filled + taken) {
+      draw.next();
+      double dose = cubicMillimetres * draw.measured;
+      if (dose < draw.filled + draw.taken) {
         dry++;
       }
-      double out = Math.max(0, dose - filled);
-      if (out / Squeezed.outlet(place, terms.upright(), uneven) > free) {
+      if (Math.max(0, dose - draw.filled) / draw.outlet > free) {
         reaches++;
       }
     }

@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
+import dev.ambershim.core.physics.dosing.LidSeat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -12,7 +13,7 @@ import java.util.Optional;
 /**
  * What a lid leaves over one die: cavity depth + glue line − die height. A liquid-metal film that
  * is brushed on both faces is some 20 to 50 µm each, so it bridges up to about 100 µm; up to about
- * 250 µm a drop more fills it, at a cost in kelvin and with metal that can be pumped out; beyond
+ * 150 µm a drop more fills it, at a cost in kelvin and with metal that can be pumped out; beyond
  * that it should be something else, or the rim lapped down. These limits are common practice.
  *
  * @param die the die
@@ -20,8 +21,8 @@ import java.util.Optional;
  * @param kind whether a film can bridge it
  */
 public record InnerGap(String die, Chain gap, Kind kind) {
-  private static final double BRUSHED = 0.1;
-  private static final double FILLED = 0.25;
+  private static final double BRUSHED = LidSeat.SURE_MICROMETRES / 1000;
+  private static final double FILLED = LidSeat.DEEPEST_MICROMETRES / 1000;
   private static final double SURE = 0.9;
 
   /** What can be done with a gap. */

@@ -18,8 +18,7 @@ public record PasteAmount(
   /** Cells along the longer side while it is looked for. */
   public static final int CELLS = 28;
 
-  private static final double COVERED = 0.995;
-  private static final double FACE_COVERED = 0.99;
+  private static final double COVERED = 0.99;
   private static final double CLOSE = 1.12;
 
   /** What covers. */
@@ -35,7 +34,7 @@ public record PasteAmount(
    */
   public static PasteAmount of(SpreadCase setup, SolveWatch watch) {
     Optional<SpreadState> shadow = least(setup, s -> s.shadowCover() >= COVERED, watch);
-    Optional<SpreadState> face = least(setup, s -> s.cover() >= FACE_COVERED, watch);
+    Optional<SpreadState> face = least(setup, s -> s.cover() >= COVERED, watch);
     return new PasteAmount(
         shadow.map(SpreadState::cubicMillimetres),
         face.map(SpreadState::cubicMillimetres),

@@ -16,6 +16,7 @@ import dev.ambershim.core.physics.multigrid.Team;
 import dev.ambershim.core.physics.multigrid.TransientSolver;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * The first minute after the work, by the solution in time: with a joint as it is meant, and with a
@@ -25,10 +26,16 @@ import java.util.List;
  * @param watts heat while it idles
  * @param seconds times
  * @param goodCelsius hottest core at each time if the joint is good
- * @param badCelsius the same if air of a tenth of a millimetre lies under the plate
+ * @param badCelsius the same if air of a tenth of a millimetre lies under the plate, as far as the
+ *     chip's own protection lets it
+ * @param tripsCelsius where that protection slows the chip down or switches it off
  */
 public record FirstStart(
-    double watts, List<Double> seconds, List<Double> goodCelsius, List<Double> badCelsius) {
+    double watts,
+    List<Double> seconds,
+    List<Double> goodCelsius,
+    List<Double> badCelsius,
+    double tripsCelsius) {
   private static final double[] TIMES = {0, 1, 2, 5, 10, 20, 30, 60};
 
   /** Share of its full heat that a chip takes while its settings are open; common practice. */
@@ -61,11 +68,27 @@ public record FirstStart(
     for (double t : TIMES) {
       times.add(t);
     }
+    double trips = job.ladder().limitCelsius();
     return new FirstStart(
         job.heatWatts() * IDLE,
         times,
-        course(job, stack, 1, cores, watch),
-        course(job, stack, bad(stack), cores, watch));
+        capped(course(job, stack, 1, cores, watch), trips),
+        capped(course(job, stack, bad(stack), cores, watch), trips),
+        trips);
+  }
+
+  private static List<Double> capped(List<Double> course, double trips) {
+    return course.stream().map(c -> Math.min(c, trips)).toList();
+  }
+
+  /** When the chip's protection trips, s; empty if it does not within the minute. */
+  private OptionalDouble trips(List<Double> course) {
+    for (int i = 0; i < course.size(); i++) {
+      if (course.get(i) >= tripsCelsius) {
+        return OptionalDouble.of(seconds.get(i));
+      }
+    }
+    return OptionalDouble.empty();
   }
 
   /** How much worse the joint under the plate is when it is air. */
@@ -152,8 +175,13 @@ public record FirstStart(
             + ".",
         "A plate that does not touch: about "
             + notation.text(bad1, Unit.CELSIUS)
-            + " within a second and "
-            + notation.text(bad10, Unit.CELSIUS)
-            + " within ten. Such a jump means air in the joint: power off at once, and mount again.");
+            + " within a second"
+            + (trips(badCelsius).isPresent()
+                ? "; the chip protects itself at "
+                    + notation.text(tripsCelsius, Unit.CELSIUS)
+                    + " within "
+                    + notation.text(Math.max(1, trips(badCelsius).getAsDouble()), Unit.SECOND)
+                : " and " + notation.text(bad10, Unit.CELSIUS) + " within ten")
+            + ". Such a jump means air in the joint: power off at once, and mount again.");
   }
 }

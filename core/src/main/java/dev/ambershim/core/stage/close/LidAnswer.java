@@ -55,11 +55,13 @@ public record LidAnswer(
             + ". "
             + (glue.cubicMillimetres() == 0
                 ? "Without glue, clamp and cooler hold it."
-                : "Leave it pressed "
-                    + Notation.minutes(Math.ceil(cure.atLeastMinutes()))
-                    + " at least, "
-                    + Notation.minutes(Math.ceil(cure.safeMinutes()))
-                    + " to be safe.");
+                : "Glue: skin "
+                    + Notation.minutes(Math.ceil(cure.skinMinutes()))
+                    + ", ready to handle "
+                    + Notation.minutes(Math.ceil(cure.handlingMinutes()))
+                    + ", full "
+                    + Notation.minutes(Math.ceil(cure.fullMinutes()))
+                    + ".");
     // What is wrong comes first: only the first reasons stand open under the answer.
     List<String> reasons = new ArrayList<>();
     CloseTerms terms = job.closing();
@@ -112,7 +114,7 @@ public record LidAnswer(
         new Working.Input("glue pressed alone", glue.thicknessMicrometres(), Unit.MICROMETRE));
     inputs.add(new Working.Input("old sealant", terms.old(), Unit.MICROMETRE));
     inputs.add(new Working.Input("cured depth", cure.depthMillimetres(), Unit.MILLIMETRE));
-    inputs.add(new Working.Input("cured through", cure.likelyMinutes(), Unit.MINUTE));
+    inputs.add(new Working.Input("cured through", cure.handlingMinutes(), Unit.MINUTE));
     return new LidAnswer(
         seat,
         glue,

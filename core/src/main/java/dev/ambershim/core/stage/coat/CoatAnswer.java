@@ -10,6 +10,7 @@ import dev.ambershim.core.physics.dosing.Bar;
 import dev.ambershim.core.physics.dosing.CoatTerms;
 import dev.ambershim.core.physics.dosing.Drop;
 import dev.ambershim.core.physics.dosing.Insulation;
+import dev.ambershim.core.physics.dosing.LidSeat;
 import dev.ambershim.core.physics.dosing.Meeting;
 import dev.ambershim.core.physics.dosing.MetalDose;
 import dev.ambershim.core.physics.dosing.Verdict;
@@ -58,6 +59,14 @@ public record CoatAnswer(
     for (MetalDose dose : doses.films()) {
       MetalDose.Odds found = dose.odds(dose.wantedCubicMillimetres(), coat);
       odds.add(found);
+      if (dose.place().gapMicrometres() > LidSeat.SURE_MICROMETRES) {
+        reasons.add(
+            "The gap over "
+                + dose.place().name()
+                + " is deeper than a brushed film bridges ("
+                + notation.text(LidSeat.SURE_MICROMETRES, Unit.MICROMETRE)
+                + "): expect it uneven.");
+      }
       reasons.add(reason(dose, found, coat, doses.films().size() > 1, notation));
     }
     Optional<Finding> finding =
@@ -83,6 +92,18 @@ public record CoatAnswer(
         + notation.symbol(Unit.MILLIMETRE);
   }
 
+  /** A size with so many digits that it differs from another, as far as it does. */
+  private static String size(Drop drop, Optional<Drop> other, Notation notation) {
+    String own = size(drop, notation);
+    if (other.isEmpty() || !size(other.get(), notation).equals(own)) {
+      return own;
+    }
+    double shown = notation.shown(drop.ballMillimetres(), Unit.MILLIMETRE);
+    return notation.fixed(shown, notation.inches() ? 4 : 2)
+        + " "
+        + notation.symbol(Unit.MILLIMETRE);
+  }
+
   private static Finding answer(Doses doses, CoatTerms coat, Notation notation) {
     if (!doses.bars().isEmpty()) {
       Bar bar = doses.bars().get(0);
@@ -94,7 +115,7 @@ public record CoatAnswer(
           Optional.empty(),
           new Working(
               "every face that the metal can meet is looked up; one that it must never meet, a second"
-                  + " cover over the first, or a gap over 250 µm bars the plan",
+                  + " cover over the first, or a gap over 150 µm bars the plan",
               List.of(),
               "electrode potentials: CRC Handbook (from memory); mechanisms and limits: common"
                   + " practice",
@@ -107,11 +128,11 @@ public record CoatAnswer(
     for (MetalDose dose : doses.films()) {
       if (!dose.fits()) {
         sentence
-            .append("No amount fits over the ")
+            .append("No amount over the ")
             .append(dose.place().name())
-            .append(": what fills the gap reaches ")
-            .append(dose.place().part())
-            .append(" already. ");
+            .append(" is enough and harmless in nine cases of ten: ")
+            .append(dose.runs() ? "lay the board flat" : "cover the parts")
+            .append(", mask around the die, or weigh the dose. ");
       }
     }
     if (doses.films().size() == 1) {
@@ -125,12 +146,15 @@ public record CoatAnswer(
     }
     Optional<Drop> most = main.mostDrop();
     if (main.fits()) {
-      sentence.append(" Under ").append(size(main.leastDrop(), notation)).append(" it goes dry; ");
+      sentence
+          .append(" Under ")
+          .append(size(main.leastDrop(), most, notation))
+          .append(" it goes dry in one case of ten; ");
       sentence.append(
           most.map(
                   m ->
                       "at "
-                          + size(m, notation)
+                          + size(m, Optional.of(main.leastDrop()), notation)
                           + (main.runs()
                               ? " it runs down a standing board."
                               : " it reaches " + main.place().part() + "."))

@@ -221,7 +221,7 @@ public final class SchedulePicture {
     pen.words(
         width - RIGHT,
         bottom + 43,
-        "done on " + notation.moment(schedule.likelyEnd().atZone(zone)),
+        "by likely times " + notation.moment(schedule.likelyEnd().atZone(zone)),
         Tone.INK,
         11,
         Anchor.END);
@@ -232,6 +232,8 @@ public final class SchedulePicture {
     schedule.slots().forEach(s -> count.merge(s.step().phase().words(), 1, Integer::sum));
     StringBuilder all = new StringBuilder("Schedule of " + schedule.slots().size() + " steps: ");
     count.forEach((phase, n) -> all.append(phase).append(' ').append(n).append(", "));
-    return all.append("done on ").append(notation.moment(schedule.likelyEnd().atZone(zone))) + ".";
+    return all.append("by likely times done on ")
+            .append(notation.moment(schedule.likelyEnd().atZone(zone)))
+        + ".";
   }
 }

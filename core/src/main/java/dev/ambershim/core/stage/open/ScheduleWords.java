@@ -43,7 +43,7 @@ public final class ScheduleWords {
       return "It cannot be done by "
           + moment(schedule.wanted().get())
           + ": begun now, it ends on "
-          + moment(schedule.likelyEnd())
+          + moment(schedule.medianEnd())
           + " ("
           + work
           + ").";
@@ -69,10 +69,10 @@ public final class ScheduleWords {
                 + " and finish";
     return begin
         + " on "
-        + moment(schedule.likelyEnd())
-        + ", or by "
+        + moment(schedule.medianEnd())
+        + " or sooner in half of all cases, by "
         + moment(schedule.cautiousEnd())
-        + " to be safe. That is "
+        + " in nine of ten. That is "
         + work
         + ".";
   }
@@ -109,7 +109,7 @@ public final class ScheduleWords {
         "The order is the best one for the likely times. The careful end held in nine of ten"
             + " of "
             + Schedule.DRAWS
-            + " draws of every time (PERT).");
+            + " draws of every time (PERT) and of your pace.");
     return reasons;
   }
 

@@ -66,7 +66,12 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
       sentence = "Go: " + figures(best.get(), notation) + " at " + watts + ".";
     } else if (gentle.isPresent()) {
       advised = gentle;
-      sentence = "Leave the lid on: " + figures(gentle.get(), notation) + " at " + watts + ".";
+      sentence =
+          (question.now().build().lidOn() ? "Leave the lid on: " : "Go: ")
+              + figures(gentle.get(), notation)
+              + " at "
+              + watts
+              + ".";
     } else {
       advised = Optional.empty();
       sentence = leave(question, possible, watts, notation);
@@ -95,7 +100,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
 
   private static Optional<OptionForecast> best(List<OptionForecast> worth, boolean opens) {
     return worth.stream()
-        .filter(o -> o.option().kind().opens() == opens)
+        .filter(o -> o.option().opens() == opens)
         .max(Comparator.comparingDouble(OptionForecast::netCoins));
   }
 
@@ -114,7 +119,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
       Question question, List<OptionForecast> possible, String watts, Notation notation) {
     Optional<OptionForecast> most =
         possible.stream()
-            .filter(o -> o.option().kind().opens())
+            .filter(o -> o.option().opens())
             .max(Comparator.comparingDouble(OptionForecast::gainKelvin));
     boolean sure = possible.stream().anyMatch(o -> o.chance() >= SURE);
     String why =

@@ -59,6 +59,11 @@ public record Option(
     return withHandsHours(time.handsHours()).withWaitHours(time.waitHours());
   }
 
+  /** Whether the lid comes off for it. */
+  public boolean opens() {
+    return steps.stream().anyMatch(Step::opens);
+  }
+
   /** Whether it can be done. */
   public boolean possible() {
     return impossible.isEmpty();
@@ -67,7 +72,7 @@ public record Option(
   /** The usual cautions of what is done, a sentence each. */
   public List<String> cautions() {
     List<String> all = new ArrayList<>();
-    if (kind.opens()) {
+    if (opens()) {
       all.add("Opening ends the warranty. Unplug and discharge first; blades cut away from hands.");
     }
     if (steps.contains(Step.METAL_GUARDED) || steps.contains(Step.METAL_BARE)) {
@@ -78,7 +83,7 @@ public record Option(
     if (steps.contains(Step.MOUNT_FRAME) || steps.contains(Step.MOUNT_BARE)) {
       all.add("Force on bare silicon in small even turns.");
     }
-    if (steps.contains(Step.LAP_DIE) || kind == OptionKind.METAL_LAPPED) {
+    if (steps.contains(Step.LAP_DIE) || kind.laps()) {
       all.add("Lap wet; keep nickel and silicon dust out of lungs and off skin.");
     }
     return all;

@@ -10,6 +10,7 @@ import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.Lid;
 import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.physics.dosing.LidSeat;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.plan.OptionKind;
@@ -22,9 +23,6 @@ import java.util.Optional;
 
 /** All options for a chip as it is now, the impossible ones with their reason. */
 final class OptionList {
-  /** A film that is thicker does not stay where it is put, by common practice. */
-  static final double THICKEST_FILM_MICROMETRES = 200;
-
   /** What lapping takes off a die, and what must be left of it, by common practice. */
   private static final double DIE_LAPPED_MICROMETRES = 120;
 
@@ -65,9 +63,28 @@ final class OptionList {
     OptionList list = new OptionList(now, terms, notation);
     List<Option> all = new ArrayList<>();
     for (OptionKind kind : OptionKind.values()) {
-      all.add(list.option(kind));
+      if (list.applies(kind)) {
+        all.add(list.option(kind));
+      }
     }
     return all;
+  }
+
+  /** Whether it is something else than what is there already, and there is what it is done to. */
+  private boolean applies(OptionKind kind) {
+    boolean lid = build.lidOn();
+    boolean metalInside = lid && build.inner().filling() == Filling.LIQUID_METAL;
+    boolean metalOutside = build.outer().filling() == Filling.LIQUID_METAL;
+    return switch (kind) {
+      case METAL_UNGLUED, METAL_GLUED -> lid && !metalInside;
+      case METAL_ON_LID -> lid && !metalOutside;
+      case LAP_TOP, METAL_LAPPED, COPPER_LID, BARE -> lid;
+      case PASTE_INSIDE -> lid && !metalInside && !soldered();
+      case METAL_ON_DIE -> !lid && !metalOutside;
+      case METAL_RENEWED -> lid ? metalInside : metalOutside;
+      case BARE_LAPPED -> !chip.seat().soldered();
+      default -> true;
+    };
   }
 
   /** How far the clock takes the heat. */
@@ -96,6 +113,11 @@ final class OptionList {
               0.5);
       case METAL_ON_LID -> metalOnLid();
       case BETTER_COOLER -> betterCooler();
+      case LAP_TOP, LAP_PLATE -> lapped(kind);
+      case METAL_ON_DIE -> bare(kind);
+      case METAL_RENEWED ->
+          build.lidOn() ? inside(kind, PriorTable.GLUE.likely(), 2.5, 24) : bare(kind);
+      case PASTE_INSIDE -> pasteInside();
       case METAL_UNGLUED -> inside(kind, 0, 2, 0);
       case METAL_GLUED -> inside(kind, PriorTable.GLUE.likely(), 2.5, 24);
       case METAL_LAPPED, COPPER_LID -> flat(kind);
@@ -122,6 +144,51 @@ final class OptionList {
         0.5,
         0,
         Optional.empty());
+  }
+
+  /** The lid's top or the cold plate lapped flat, and fresh paste, which then lies thinner. */
+  private Option lapped(OptionKind kind) {
+    boolean top = kind == OptionKind.LAP_TOP;
+    Joint paste = new Joint(Filling.PASTE, PriorTable.PASTE_LAPPED.likely(), 5);
+    return new Option(
+        kind,
+        top
+            ? "Take the chip out, lap the lid's top flat, and paste the cooler on anew."
+            : "Lap the cold plate flat, and paste it on anew.",
+        with(chip, cooler, new Build(build.lidOn(), build.glueMicrometres(), build.inner(), paste)),
+        KEPT,
+        Optional.of(new Fresh(PriorTable.PASTE_LAPPED, false)),
+        Optional.empty(),
+        1,
+        build.lidOn() ? List.of() : List.of(mount()),
+        terms.pasteCoins() + terms.paperCoins(),
+        0,
+        2.5,
+        1,
+        Optional.empty());
+  }
+
+  /** Opened, cleaned, fresh paste inside, the lid glued back. */
+  private Option pasteInside() {
+    Joint paste = Joint.usual(Filling.PASTE);
+    double glue = PriorTable.GLUE.likely();
+    double gap = new Build(true, glue, build.inner(), build.outer()).innerGapMicrometres(chip);
+    double thick = Math.max(paste.bondLineMicrometres(), gap);
+    Joint inner = new Joint(Filling.PASTE, thick, paste.conductivityWattsPerMetreKelvin());
+    return new Option(
+        OptionKind.PASTE_INSIDE,
+        "Open it, clean it, fresh paste inside, glue the lid back, paste the cooler on.",
+        with(chip, cooler, new Build(true, glue + thick - gap, inner, Joint.usual(Filling.PASTE))),
+        fresh(Filling.PASTE),
+        fresh(Filling.PASTE),
+        Optional.empty(),
+        1,
+        opening(),
+        openCoins() + terms.pasteCoins() + terms.sundryCoins(),
+        0,
+        2,
+        24,
+        lidOff());
   }
 
   private Option slower(OptionKind kind, String how, double power, double lost, double hours) {
@@ -156,7 +223,7 @@ final class OptionList {
         0,
         1,
         0,
-        lidOff().or(() -> aluminium(build.lidOn())));
+        lidOff().or(this::frozen).or(() -> aluminium(build.lidOn())));
   }
 
   private Option betterCooler() {
@@ -164,6 +231,14 @@ final class OptionList {
     Cooler better = next.usual(next.words(), cooler.reachMillimetres());
     Joint paste = Joint.usual(Filling.PASTE);
     boolean none = better.resistanceKelvinPerWatt() > 0.93 * cooler.resistanceKelvinPerWatt();
+    Optional<String> barred =
+        cooler.kind().builtIn()
+            ? Optional.of("This cooler is built into its machine: no other kind fits.")
+            : cooler.kind() == CoolerClass.COLD_POT
+                ? Optional.of("Nothing cools more than an extreme-cold pot.")
+                : none
+                    ? Optional.of("This cooler is as good as the next kind already.")
+                    : Optional.empty();
     return new Option(
         OptionKind.BETTER_COOLER,
         "Change the cooler for the next kind (" + next.words() + "), with fresh paste.",
@@ -177,12 +252,12 @@ final class OptionList {
         0,
         1.5,
         0,
-        none ? Optional.of("This cooler is as good as the next kind already.") : Optional.empty());
+        barred);
   }
 
   private static CoolerClass next(Cooler cooler) {
     return switch (cooler.kind()) {
-      case LOW_AIR -> CoolerClass.LARGE_AIR_TOWER;
+      case LOW_AIR, BOXED -> CoolerClass.LARGE_AIR_TOWER;
       case AIR_TOWER, SMALL_LOOP -> CoolerClass.LARGE_LOOP;
       case OTHER ->
           cooler.resistanceKelvinPerWatt() > 0.13
@@ -200,20 +275,22 @@ final class OptionList {
     double line = glue + thick - gap;
     Prior trust = gap > PriorTable.FILM.likely() ? PriorTable.GAP : PriorTable.FILM;
     List<String> reasons = new ArrayList<>();
-    if (thick > THICKEST_FILM_MICROMETRES) {
+    if (thick > LidSeat.DEEPEST_MICROMETRES) {
       reasons.add(
           "The lid's hollow is too deep: the film would be "
               + notation.text(thick, Unit.MICROMETRE)
               + " thick, and more than "
-              + notation.text(THICKEST_FILM_MICROMETRES, Unit.MICROMETRE)
+              + notation.text(LidSeat.DEEPEST_MICROMETRES, Unit.MICROMETRE)
               + " does not stay. Lap the rim, or take a lid made to measure.");
     }
     boolean glued = kind == OptionKind.METAL_GLUED;
     return new Option(
         kind,
-        glued
-            ? "Open it, clean it, film die and lid, glue the lid back, paste the cooler on."
-            : "Open it, clean it, film die and lid, lay the lid on; the cooler holds it.",
+        kind == OptionKind.METAL_RENEWED
+            ? "Open it, take the old metal off, film die and lid anew, glue the lid back."
+            : glued
+                ? "Open it, clean it, film die and lid, glue the lid back, paste the cooler on."
+                : "Open it, clean it, film die and lid, lay the lid on; the cooler holds it.",
         with(chip, cooler, new Build(true, line, film(thick), Joint.usual(Filling.PASTE))),
         Optional.of(new Fresh(trust, true)),
         fresh(Filling.PASTE),
@@ -224,7 +301,10 @@ final class OptionList {
         0,
         hands + solderHours(),
         wait,
-        lidOff().or(() -> aluminium(false)).or(() -> reasons.stream().findFirst()));
+        lidOff()
+            .or(this::frozen)
+            .or(() -> aluminium(false))
+            .or(() -> reasons.stream().findFirst()));
   }
 
   /** Opened, filmed, and a lid with flat faces whose rim leaves just the film. */
@@ -251,7 +331,7 @@ final class OptionList {
         copper
             ? "Open it, clean it, film die and a flat copper lid made to measure, glue it on."
             : "As before, and lap the lid's top flat and its rim down to where the film is thin.",
-        with(withLid(lid), cooler, new Build(true, line, film(thick), outer)),
+        with(chip.withLid(lid), cooler, new Build(true, line, film(thick), outer)),
         Optional.of(new Fresh(copper ? PriorTable.FILM_LAPPED : PriorTable.FILM, true)),
         Optional.of(new Fresh(PriorTable.PASTE_LAPPED, false)),
         Optional.empty(),
@@ -265,7 +345,7 @@ final class OptionList {
         0,
         (copper ? 2.5 : 4.5) + solderHours(),
         24,
-        copper ? lidOff() : lidOff().or(() -> aluminium(false)));
+        lidOff().or(this::frozen).or(() -> copper ? Optional.empty() : aluminium(false)));
   }
 
   private Option bare(OptionKind kind) {
@@ -279,9 +359,7 @@ final class OptionList {
     }
     return new Option(
         kind,
-        lapped
-            ? "Open it, clean it, lap the die flat, and set the cold plate on it with a film."
-            : "Open it, clean it, and set the cold plate on the die with a liquid-metal film.",
+        bareWords(kind),
         with(then, cooler, new Build(false, 0, build.inner(), film(thick))),
         KEPT,
         Optional.of(new Fresh(lapped ? PriorTable.FILM_LAPPED : PriorTable.FILM, true)),
@@ -291,15 +369,36 @@ final class OptionList {
         (build.lidOn() ? openCoins() : 0)
             + terms.metalCoins()
             + terms.sundryCoins()
-            + (terms.frame() ? terms.frameCoins() : 0)
+            + (terms.frame() && !chip.seat().soldered() ? terms.frameCoins() : 0)
             + (lapped ? terms.paperCoins() : 0),
         0,
         (lapped ? 5.5 : 3) + (build.lidOn() ? solderHours() : 0),
         1,
-        plateAluminium()
+        frozen()
+            .or(this::plateAluminium)
             .or(this::notCovered)
             .or(this::outOfReach)
             .or(() -> lapped ? tooThin() : Optional.empty()));
+  }
+
+  private String bareWords(OptionKind kind) {
+    if (!build.lidOn()) {
+      return switch (kind) {
+        case METAL_RENEWED -> "Take the old metal off the die, and film die and cold plate anew.";
+        case BARE_LAPPED -> "Clean the die, lap it flat, and set the cold plate on it with a film.";
+        default -> "Clean the die, and set the cold plate on it with a liquid-metal film.";
+      };
+    }
+    return kind == OptionKind.BARE_LAPPED
+        ? "Open it, clean it, lap the die flat, and set the cold plate on it with a film."
+        : "Open it, clean it, and set the cold plate on the die with a liquid-metal film.";
+  }
+
+  /** Liquid metal is solid far below zero, and cracks. */
+  private Optional<String> frozen() {
+    return cooler.kind() == CoolerClass.COLD_POT
+        ? Optional.of("Liquid metal freezes under an extreme-cold pot, and lets go.")
+        : Optional.empty();
   }
 
   private Optional<String> lidOff() {
@@ -377,41 +476,11 @@ final class OptionList {
     return new Situation(chip, cooler, build);
   }
 
-  private Chip withLid(Lid lid) {
-    return new Chip(
-        chip.name(),
-        chip.kind(),
-        chip.widthMillimetres(),
-        chip.depthMillimetres(),
-        chip.substrateMillimetres(),
-        chip.cores(),
-        chip.dies(),
-        lid);
-  }
-
   private Chip withDiesLower(double micrometres) {
-    List<Die> dies =
+    return chip.withDies(
         chip.dies().stream()
-            .map(
-                d ->
-                    new Die(
-                        d.name(),
-                        d.xMillimetres(),
-                        d.yMillimetres(),
-                        d.widthMillimetres(),
-                        d.depthMillimetres(),
-                        Math.max(d.heightMicrometres() - micrometres, 50),
-                        d.powerShare()))
-            .toList();
-    return new Chip(
-        chip.name(),
-        chip.kind(),
-        chip.widthMillimetres(),
-        chip.depthMillimetres(),
-        chip.substrateMillimetres(),
-        chip.cores(),
-        dies,
-        chip.lid());
+            .map(d -> d.withHeightMicrometres(Math.max(d.heightMicrometres() - micrometres, 50)))
+            .toList());
   }
 
   private boolean soldered() {
@@ -431,10 +500,16 @@ final class OptionList {
   }
 
   private Step mount() {
-    return terms.frame() ? Step.MOUNT_FRAME : Step.MOUNT_BARE;
+    return terms.frame() && !chip.seat().soldered() ? Step.MOUNT_FRAME : Step.MOUNT_BARE;
   }
 
   private List<Step> opening(Step then) {
+    List<Step> steps = opening();
+    steps.add(then);
+    return steps;
+  }
+
+  private List<Step> opening() {
     List<Step> steps = new ArrayList<>();
     if (soldered()) {
       steps.add(Step.OPEN_SOLDER);
@@ -447,7 +522,6 @@ final class OptionList {
     if (soldered()) {
       steps.add(Step.CLEAN_SOLDER);
     }
-    steps.add(then);
     return steps;
   }
 }

@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.dosing.LidSeat;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.material.Material;
 import java.util.ArrayList;
@@ -39,7 +40,13 @@ public final class PriorTable {
 
   static final Prior FILM =
       new Prior(
-          "film.pressed", "film pressed between die and lid or plate", 25, 12, 50, "µm", PRACTICE);
+          "film.pressed",
+          "film pressed between die and lid or plate",
+          LidSeat.FILM_MICROMETRES,
+          LidSeat.THIN_MICROMETRES,
+          LidSeat.THICK_MICROMETRES,
+          "µm",
+          PRACTICE);
   static final Prior FILM_LAPPED =
       new Prior("film.lapped", "film between two lapped faces", 15, 8, 28, "µm", PRACTICE);
   static final Prior FILM_ON_LID =

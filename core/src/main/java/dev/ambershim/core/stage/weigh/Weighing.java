@@ -147,7 +147,7 @@ public record Weighing(
       WhatIf whatIf) {
     Optional<OptionForecast> opened =
         options.stream()
-            .filter(o -> o.option().possible() && o.option().kind().opens())
+            .filter(o -> o.option().possible() && o.option().opens())
             .max(Comparator.comparingDouble(OptionForecast::netCoins));
     if (opened.isEmpty()) {
       return List.of();

@@ -9,6 +9,7 @@ import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.conduction.Patch;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class DosingTest {
@@ -67,19 +68,47 @@ class DosingTest {
     assertThat(dose.gapCubicMillimetres()).isCloseTo(8, within(1e-9));
     assertThat(dose.valleysCubicMillimetres()).isCloseTo(200 * 2.125e-3, within(1e-9));
     assertThat(dose.takenInCubicMillimetres()).isCloseTo(0.1, within(1e-9));
-    assertThat(dose.leastCubicMillimetres()).isCloseTo(8.525, within(1e-9));
+    // Enough and harmless in nine cases of ten, by draws of our own.
+    double least = dose.leastCubicMillimetres();
+    double most = dose.mostCubicMillimetres().orElseThrow();
+    assertThat(share(dose, least, true)).isCloseTo(0.1, within(0.015));
+    assertThat(share(dose, most, false)).isCloseTo(0.1, within(0.015));
+    assertThat(dose.wantedCubicMillimetres()).isBetween(least, most);
     assertThat(dose.faces()).isEqualTo(2);
     assertThat(dose.drop().cubicMillimetres())
         .isCloseTo(dose.wantedCubicMillimetres() / 2, within(1e-12));
     assertThat(dose.fits()).isTrue();
-    // What most presses out reaches the part, and no further.
-    assertThat(dose.reachMillimetres(dose.mostCubicMillimetres().orElseThrow(), false))
-        .isCloseTo(3, within(1e-9));
     MetalDose one = MetalDose.of(place(40, 3.0), FLAT, false);
-    assertThat(one.leastDrop().cubicMillimetres())
-        .isCloseTo(dose.leastCubicMillimetres(), within(1e-12));
+    assertThat(one.leastDrop().cubicMillimetres()).isGreaterThan(dose.leastCubicMillimetres());
     // One drop is measured out once, so its error is not evened out.
     assertThat(one.wantedCubicMillimetres()).isGreaterThan(dose.wantedCubicMillimetres());
+  }
+
+  /** How often a dose is too little, or reaches the part, by draws that share no code with it. */
+  private static double share(MetalDose dose, double cubicMillimetres, boolean dry) {
+    Random random = new Random(5);
+    FilmPlace place = dose.place();
+    int wrong = 0;
+    int draws = 40_000;
+    for (int i = 0; i < draws; i++) {
+      double z = random.nextGaussian();
+      double side =
+          z < 0
+              ? place.gapMicrometres() / place.lowGapMicrometres()
+              : place.highGapMicrometres() / place.gapMicrometres();
+      double gap = place.gapMicrometres() * Math.pow(side, z / 1.645);
+      double filled = place.areaSquareMillimetres() * gap / 1000 + dose.valleysCubicMillimetres();
+      double taken = dose.takenInCubicMillimetres() * Math.pow(2, random.nextGaussian() / 2);
+      double meant =
+          cubicMillimetres
+              * Math.exp(
+                  FLAT.measuring().spread() / Math.sqrt(dose.faces()) * random.nextGaussian());
+      double uneven = 1 + 2 * random.nextDouble();
+      double out = (meant - filled) / Squeezed.outlet(place, false, uneven);
+      boolean reaches = out > Squeezed.section(place.partMillimetres(), place.roomMillimetres());
+      wrong += (dry ? meant < filled + taken : reaches) ? 1 : 0;
+    }
+    return (double) wrong / draws;
   }
 
   /** A standing board lets all of it run to one edge, so it allows less. */
@@ -95,14 +124,14 @@ class DosingTest {
     MetalDose free = MetalDose.of(place(40, null), upright, true);
     assertThat(free.runs()).isTrue();
     assertThat(free.mostCubicMillimetres().orElseThrow())
-        .isCloseTo(free.gapCubicMillimetres() + free.valleysCubicMillimetres() + 42.3, within(0.3));
+        .isBetween(0.7 * (free.gapCubicMillimetres() + 42.3), free.gapCubicMillimetres() + 42.3);
   }
 
   /** A part beside the die leaves no window at all; odds follow the dose. */
   @Test
   void oddsFollowTheDose() {
     MetalDose dose = MetalDose.of(place(40, 1.0), FLAT, true);
-    MetalDose.Odds little = dose.odds(dose.leastCubicMillimetres() * 0.5, FLAT);
+    MetalDose.Odds little = dose.odds(dose.leastCubicMillimetres() * 0.4, FLAT);
     MetalDose.Odds right = dose.odds(dose.wantedCubicMillimetres(), FLAT);
     MetalDose.Odds much = dose.odds(dose.leastCubicMillimetres() * 6, FLAT);
     assertThat(little.dry()).isGreaterThan(0.95);
@@ -111,8 +140,14 @@ class DosingTest {
     assertThat(much.reaches()).isGreaterThan(0.95);
     // The wanted dose is meant to be enough nine times in ten.
     MetalDose free = MetalDose.of(place(40, 9.0), FLAT, true);
-    assertThat(free.odds(free.wantedCubicMillimetres(), FLAT).dry()).isBetween(0.08, 0.12);
-    assertThat(right.dry()).isBetween(0.05, 0.6);
+    assertThat(free.odds(free.leastCubicMillimetres(), FLAT).dry()).isBetween(0.09, 0.11);
+    assertThat(free.odds(free.wantedCubicMillimetres(), FLAT).dry()).isBetween(0.02, 0.1);
+    MetalDose window = MetalDose.of(place(40, 3.0), FLAT, true);
+    assertThat(window.fits()).isTrue();
+    MetalDose.Odds both = window.odds(window.wantedCubicMillimetres(), FLAT);
+    assertThat(both.dry()).isLessThan(0.11);
+    assertThat(both.reaches()).isLessThan(0.11);
+    assertThat(right.dry() + right.reaches()).isPositive();
     CoatTerms scale =
         new CoatTerms(
             null, null, null, Measuring.SCALE, null, null, false, null, false, null, null, null);
@@ -220,12 +255,12 @@ class DosingTest {
     assertThat(Cure.saturation(20)).isCloseTo(23.39, within(0.07));
     Cure cure =
         Cure.of(GlueLine.of(chip().lid(), GluePattern.AROUND, usual), GluePattern.AROUND, usual);
-    assertThat(cure.safeMinutes()).isGreaterThan(cure.likelyMinutes());
+    assertThat(cure.fullMinutes()).isGreaterThan(cure.handlingMinutes());
     // Common practice: half an hour at least, a day to be safe.
-    assertThat(cure.atLeastMinutes()).isBetween(30.0, 35.0);
+    assertThat(cure.skinMinutes()).isBetween(30.0, 35.0);
     Cure dots =
         Cure.of(GlueLine.of(chip().lid(), GluePattern.CORNERS, usual), GluePattern.CORNERS, usual);
-    assertThat(dots.likelyMinutes()).isLessThan(cure.likelyMinutes());
+    assertThat(dots.handlingMinutes()).isLessThan(cure.handlingMinutes());
     assertThat(Cure.of(GlueLine.NONE, GluePattern.NONE, usual)).isEqualTo(Cure.NONE);
   }
 
@@ -275,9 +310,9 @@ class DosingTest {
     LidSeat die = LidSeat.of(withDie(1, 660, 0.6), thin, 0);
     assertThat(die.onDie()).isTrue();
     assertThat(die.carrier()).isEqualTo("chiplet 2");
-    assertThat(die.glueMicrometres()).isCloseTo(660 + 15 - 600, within(1e-9));
-    assertThat(die.gaps().get(1)).isCloseTo(15, within(1e-9));
-    assertThat(die.gaps().get(0)).isCloseTo(55, within(1e-9));
+    assertThat(die.glueMicrometres()).isCloseTo(660 + 25 - 600, within(1e-9));
+    assertThat(die.gaps().get(1)).isCloseTo(25, within(1e-9));
+    assertThat(die.gaps().get(0)).isCloseTo(65, within(1e-9));
     // Old sealant that is left on lifts the lid by all of itself.
     assertThat(LidSeat.of(withDie(0, 620, 0.64), thin, 80).gaps().get(0))
         .isCloseTo(120, within(1e-9));

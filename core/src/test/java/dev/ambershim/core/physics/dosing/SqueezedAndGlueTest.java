@@ -71,7 +71,7 @@ class SqueezedAndGlueTest {
                     "die", 0, 20, 40, 30, 60, 0.8, null, "", MetalFace.SILICON, MetalFace.COPPER));
   }
 
-  /** Bare copper takes up far more than nickel, so its dose is the larger by just that. */
+  /** Bare copper takes up far more than nickel, so its dose is larger by about that. */
   @Test
   void bareCopperAsksForMore() {
     FilmPlace nickel =
@@ -82,7 +82,9 @@ class SqueezedAndGlueTest {
             "die", 10, 20, 40, 30, 60, 0.8, 9.0, "part", MetalFace.SILICON, MetalFace.COPPER);
     double less = MetalDose.of(nickel, CoatTerms.USUAL, true).leastCubicMillimetres();
     double more = MetalDose.of(copper, CoatTerms.USUAL, true).leastCubicMillimetres();
-    assertThat(more - less).isCloseTo(200 * (8 - 0.5) / 1000, within(1e-9));
+    // Twice as much or half as much may be taken in, so nine cases of ten ask for somewhat more.
+    double likely = 200 * (8 - 0.5) / 1000;
+    assertThat(more - less).isBetween(likely, 1.6 * likely);
   }
 
   @Test
@@ -133,8 +135,8 @@ class SqueezedAndGlueTest {
     GlueLine line = GlueLine.of(LID, GluePattern.AROUND, instant);
     assertThat(line.thicknessMicrometres()).isCloseTo(10, within(1e-9));
     Cure cure = Cure.of(line, GluePattern.AROUND, instant);
-    assertThat(cure.atLeastMinutes()).isEqualTo(5);
-    assertThat(cure.safeMinutes()).isEqualTo(1440);
+    assertThat(cure.skinMinutes()).isEqualTo(5);
+    assertThat(cure.fullMinutes()).isEqualTo(1440);
     assertThat(cure.depthMillimetres()).isZero();
   }
 

@@ -146,7 +146,7 @@ class FitAnswerTest {
   @ParameterizedTest
   @CsvSource({
     "0.83, BRUSHED",
-    "0.95, FILLED",
+    "0.91, FILLED",
     "1.15, TOO_WIDE",
     "0.70, RESTS",
     "0.88, CANNOT_TELL"

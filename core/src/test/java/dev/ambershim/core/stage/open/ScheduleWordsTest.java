@@ -80,9 +80,12 @@ class ScheduleWordsTest {
   @Test
   void theReasonsNameTheLongestWaitAndHowSureItIs() {
     List<String> reasons = words.reasons(schedule(PLAN, WorkLog.EMPTY));
-    String cures = Notation.minutes(PLAN.doses().cure().likelyMinutes());
+    String cures = Notation.minutes(PLAN.doses().cure().handlingMinutes());
     assertThat(reasons.get(0))
-        .isEqualTo("The longest wait: the glue cures, usually " + cures + ".");
+        .isEqualTo(
+            "The longest wait: the glue cures until the chip can be handled, usually "
+                + cures
+                + ".");
     assertThat(reasons.get(1)).matches("You work on during the waits\\. .* later\\.");
     assertThat(reasons.get(2)).startsWith("How long that wait takes depends on: ");
     assertThat(reasons.get(3)).contains("nine of ten").contains("2000 draws");

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Cooler;
 import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.material.Filling;
@@ -14,6 +16,7 @@ import dev.ambershim.core.plan.Odds;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Step;
 import dev.ambershim.core.plan.Terms;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -60,14 +63,64 @@ class OptionListTest {
         .orElseThrow();
   }
 
+  /** What is there already is not offered, nor what cannot be by the nature of the chip. */
   @ParameterizedTest
   @EnumSource(StartingPoint.class)
-  void everyKindIsThereOnceInItsOrder(StartingPoint point) {
-    Situation now =
-        new Situation(point.chip("x"), CoolerClass.LARGE_LOOP.usual("c", 3.5), point.asBought());
-    assertThat(OptionList.of(now, CAREFUL, Notation.METRIC))
-        .extracting(Option::kind)
-        .containsExactly(OptionKind.values());
+  void whatAppliesIsThereOnceInItsOrder(StartingPoint point) {
+    for (Filling filling : Filling.values()) {
+      for (boolean lid : new boolean[] {true, false}) {
+        Joint joint = Joint.usual(filling);
+        Build build =
+            new Build(
+                lid,
+                20,
+                lid ? joint : point.asBought().inner(),
+                lid ? Joint.usual(Filling.PASTE) : joint);
+        Situation now = new Situation(point.chip("x"), point.usualCooler(), build);
+        List<OptionKind> kinds =
+            OptionList.of(now, CAREFUL, Notation.METRIC).stream().map(Option::kind).toList();
+        assertThat(kinds).isSorted().doesNotHaveDuplicates();
+        assertThat(kinds)
+            .contains(OptionKind.FRESH_PASTE, OptionKind.LOWER_VOLTAGE, OptionKind.LAP_PLATE);
+        boolean metal = filling == Filling.LIQUID_METAL;
+        assertThat(kinds.contains(OptionKind.METAL_RENEWED)).isEqualTo(metal);
+        assertThat(kinds.contains(OptionKind.METAL_GLUED)).isEqualTo(lid && !metal);
+        assertThat(kinds.contains(OptionKind.METAL_ON_DIE)).isEqualTo(!lid && !metal);
+        assertThat(kinds.contains(OptionKind.PASTE_INSIDE))
+            .isEqualTo(lid && !metal && filling != Filling.SOLDER);
+        assertThat(kinds.contains(OptionKind.BARE)).isEqualTo(lid);
+        boolean soldered = point.chip("x").seat().soldered();
+        assertThat(kinds.contains(OptionKind.BARE_LAPPED)).isEqualTo(!soldered);
+        for (Option option : OptionList.of(now, CAREFUL, Notation.METRIC)) {
+          assertThat(option.opens())
+              .as(option.kind().name())
+              .isEqualTo(lid && option.kind().opens());
+          if (!lid) {
+            assertThat(option.how()).as(option.kind().name()).doesNotContain("Open it", "lid");
+          }
+        }
+      }
+    }
+  }
+
+  @Test
+  void underAnExtremeColdPotNoLiquidMetalIsPossible() {
+    StartingPoint point = StartingPoint.EXTREME_COLD_SOLDER;
+    Situation now = new Situation(point.chip("x"), point.usualCooler(), point.asBought());
+    for (Option option : OptionList.of(now, CAREFUL, Notation.METRIC)) {
+      boolean metal =
+          option.situation().build().inner().filling() == Filling.LIQUID_METAL
+              || option.situation().build().outer().filling() == Filling.LIQUID_METAL;
+      assertThat(option.possible() && metal).as(option.kind().name()).isFalse();
+    }
+  }
+
+  @Test
+  void aBuiltInCoolerIsNotChangedForAnother() {
+    StartingPoint point = StartingPoint.LAPTOP_BARE_DIE;
+    Situation now = new Situation(point.chip("x"), point.usualCooler(), point.asBought());
+    assertThat(option(now, OptionKind.BETTER_COOLER, CAREFUL).impossible().orElseThrow())
+        .contains("built into");
   }
 
   @Test

@@ -108,7 +108,7 @@ class WeighQuestionTest {
     Question.Time glued = q.times().get(OptionKind.METAL_GLUED);
     assertThat(glued.handsHours()).isCloseTo(plan.hands().likely() / 60, within(1e-9));
     // Two coats of varnish, alcohol twice, and the cure of the glue.
-    double cures = plan.doses().cure().likelyMinutes() / 60;
+    double cures = plan.doses().cure().handlingMinutes() / 60;
     assertThat(cures).isGreaterThan(5);
     assertThat(glued.waitHours()).isBetween(cures + 0.5, cures + 2);
     assertThat(q.times().get(OptionKind.METAL_UNGLUED).waitHours()).isLessThan(2);

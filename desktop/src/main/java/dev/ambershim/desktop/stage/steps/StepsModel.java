@@ -155,7 +155,7 @@ public final class StepsModel {
                 .map(PlanStep::title)
                 .orElse(""),
             (int) plan.steps().stream().filter(s -> log.entry(s.id()).done()).count(),
-            schedule.map(s -> words.moment(s.likelyEnd())).orElse(""),
+            schedule.map(s -> words.moment(s.medianEnd())).orElse(""),
             outlook.map(o -> o.lessons(at)).orElse(List.of())));
     expect(job, step);
   }
