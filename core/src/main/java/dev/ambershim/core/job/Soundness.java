@@ -39,6 +39,7 @@ final class Soundness {
           "Ways.option",
           "StepEntry.mishap",
           "Mishap.risk",
+          "Mishap.accident",
           "CoatTerms.earlier",
           "PasteTerms.pattern",
           "LapTerms.finish");

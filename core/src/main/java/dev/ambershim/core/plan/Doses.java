@@ -62,9 +62,12 @@ public record Doses(
 
   /**
    * On a bare die the paste must reach every corner, and stiff paste stops before it is as thin as
-   * its bond line: by the program's own flow over dies of 10 to 30 mm it takes so much.
+   * its bond line. By the program's own flow of a dot over dies of 10 to 30 mm it takes so much of
+   * what the bond line holds, times the die's length by its width to a power.
    */
-  private static final double DIE_PASTE_LOSS = 2.8;
+  private static final double DIE_PASTE_LOSS = 2.0;
+
+  private static final double DIE_PASTE_LENGTH = 1.35;
 
   /** A ring of cover around a die. */
   private static final double RING_MILLIMETRES = 5;
@@ -414,9 +417,20 @@ public record Doses(
     return area
         * line
         * 1000
-        * (work.bare() ? DIE_PASTE_LOSS : PASTE_LOSS)
+        * (work.bare() ? dieLoss(work) : PASTE_LOSS)
         * work.terms().paste().kind().gramsPerCubicCentimetre()
         / 1000;
+  }
+
+  /** What a dot on bare dies takes by what their bond line holds. */
+  private static double dieLoss(WorkCase work) {
+    double sum = 0;
+    for (Die die : work.chip().dies()) {
+      double longer = Math.max(die.widthMillimetres(), die.depthMillimetres());
+      double shorter = Math.min(die.widthMillimetres(), die.depthMillimetres());
+      sum += die.areaSquareMillimetres() * Math.pow(longer / shorter, DIE_PASTE_LENGTH);
+    }
+    return DIE_PASTE_LOSS * sum / work.chip().dieAreaSquareMillimetres();
   }
 
   /** Each drop in words: "1.4 mm", or by die. */

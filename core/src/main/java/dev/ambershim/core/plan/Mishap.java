@@ -7,8 +7,14 @@ package dev.ambershim.core.plan;
  * @param harm how bad it was
  * @param lesson what to do another way next time; may be empty
  * @param risk the risk that it counts for, or null
+ * @param accident which kind it was, or null for another
  */
-public record Mishap(String what, Harm harm, String lesson, Step risk) {
+public record Mishap(String what, Harm harm, String lesson, Step risk, Accident accident) {
+  /** A mishap of no kind that has a way out of its own. */
+  public Mishap(String what, Harm harm, String lesson, Step risk) {
+    this(what, harm, lesson, risk, null);
+  }
+
   /** How bad a mishap was. */
   public enum Harm {
     NONE("no harm done"),

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.conduction.SolveWatch;
@@ -17,9 +18,11 @@ import dev.ambershim.core.physics.fit.TopKind;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.mounting.MountTerms;
 import dev.ambershim.core.physics.mounting.ScrewForce;
+import dev.ambershim.core.physics.spread.PasteAmount;
 import dev.ambershim.core.physics.spread.PastePattern;
 import dev.ambershim.core.physics.spread.PasteStroke;
 import dev.ambershim.core.physics.spread.PasteTerms;
+import dev.ambershim.core.plan.Doses;
 import dev.ambershim.core.stage.close.FirstStart;
 import dev.ambershim.core.stage.close.MountAnswer;
 import dev.ambershim.core.stage.coat.CoatAnswer;
@@ -28,6 +31,8 @@ import dev.ambershim.core.stage.measure.FitQuestion;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Doses, paste, screws and the first start, as questions to a job. */
 class MaterialQuestionsTest {
@@ -251,5 +256,23 @@ class MaterialQuestionsTest {
         .hasMessageContaining("paste");
     Job screws = LIDDED.withMounting(LIDDED.mounting().withNutFactor(9.0));
     assertThatThrownBy(() -> JobRules.check(screws)).hasMessageContaining("mounting");
+  }
+
+  /** The usual amount of a dot on a bare die reaches its corners, by the flow, and is no puddle. */
+  @ParameterizedTest
+  @CsvSource({"10, 10", "9.2, 19", "20, 10", "19, 17", "25, 21", "30, 30", "10, 25", "14, 12"})
+  void theUsualPasteCoversABareDie(double width, double depth) {
+    Job start = Job.from(StartingPoint.CARD_BARE_DIE, "x");
+    Die die = start.chip().dies().get(0).withWidthMillimetres(width).withDepthMillimetres(depth);
+    Job job = start.withChip(start.chip().withDie(0, die));
+    double grams = Doses.pasteGrams(job.workCase());
+    PasteAmount least = PasteQuestion.amount(job, PastePattern.DOT, grams, SolveWatch.NONE);
+    double needed =
+        least.faceCubicMillimetres().orElseThrow()
+            * job.paste().kind().gramsPerCubicCentimetre()
+            / 1000;
+    assertThat(grams).isBetween(needed, 2.6 * needed);
+    // The dies' shadow is the whole face here, so both take the same.
+    assertThat(least.shadowCubicMillimetres()).isEqualTo(least.faceCubicMillimetres());
   }
 }

@@ -94,7 +94,7 @@ public final class Cases {
   }
 
   /** Whether an option can be done at all on a chip that comes so. */
-  static boolean possible(Arrival arrival, OptionKind kind) {
+  public static boolean possible(Arrival arrival, OptionKind kind) {
     return switch (kind) {
       case METAL_ON_LID, METAL_UNGLUED, METAL_GLUED, METAL_LAPPED, COPPER_LID -> arrival.lidOn();
       case LAP_TOP, PASTE_INSIDE, BARE -> arrival.lidOn();
