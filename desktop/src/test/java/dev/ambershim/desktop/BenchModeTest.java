@@ -8,6 +8,7 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import dev.ambershim.core.plan.Accident;
 import dev.ambershim.core.plan.Evidence;
 import dev.ambershim.core.plan.Mishap.Harm;
 import dev.ambershim.core.plan.Moment;
@@ -103,6 +104,12 @@ class BenchModeTest extends DesktopTest {
     return state != null && state.isVisible() ? ((Label) state).getText() : "";
   }
 
+  private String rescueWords() {
+    StringBuilder all = new StringBuilder();
+    node("rescue").lookupAll(".label").forEach(n -> all.append(((Label) n).getText()).append(' '));
+    return all.toString();
+  }
+
   private PlanStep step() {
     Plan plan = Plan.of(job().workCase());
     return plan.steps().stream()
@@ -144,7 +151,7 @@ class BenchModeTest extends DesktopTest {
             .isGreaterThanOrEqualTo(28);
       }
     }
-    Node up = node("bench-title").getParent();
+    Node up = node("bench-title").getParent().getParent();
     Region words = (Region) up;
     ScrollPane scroll = (ScrollPane) up.getParent().getParent().getParent();
     assertThat(words.getHeight())
@@ -247,6 +254,7 @@ class BenchModeTest extends DesktopTest {
     tap(KeyCode.N);
     type("pocket is 0.2 mm wide");
     tap(KeyCode.M);
+    tap(KeyCode.DIGIT0);
     type("slider touched the substrate");
     type("2");
     type("look from the side first");
@@ -275,7 +283,34 @@ class BenchModeTest extends DesktopTest {
     tap(KeyCode.CONTROL, KeyCode.Z);
     assertThat(job().work().entry("seat").done()).isTrue();
 
-    for (int i = 0; i < plan.steps().size() && !text("bench-place").startsWith("All"); i++) {
+    // A spill: the way out by letters, and the plan goes on from where that ends.
+    while (!step().id().equals("film-look")) {
+      workIt(KeyCode.F9);
+    }
+    tap(KeyCode.M);
+    assertThat(text("rescue-head")).isEqualTo("Rescue: what happened?");
+    assertThat(node("bench-title").getParent().isVisible()).isFalse();
+    tap(KeyCode.E);
+    assertThat(text("rescue-head")).endsWith("liquid metal spilled, board without power");
+    assertThat(rescueWords())
+        .contains("Stop: ", "No power", "picked up")
+        .contains("Liquid metal conducts");
+    tap(KeyCode.N);
+    assertThat(rescueWords()).contains("Leave the board off");
+    tap(KeyCode.BACK_SPACE);
+    tap(KeyCode.Y);
+    tap(KeyCode.N);
+    assertThat(rescueWords())
+        .contains("Fresh gloves, and go on")
+        .contains("Your logbook has no such mishap yet");
+    tap(KeyCode.F9);
+    assertThat(job().work().entry("film-look").mishap().accident())
+        .isEqualTo(Accident.METAL_SPILLED_OFF);
+    assertThat(step().id()).isEqualTo("alcohol-die");
+    assertThat(job().work().entry("film-die").done()).isFalse();
+    assertThat(job().work().entry("plate-clean").done()).isTrue();
+
+    for (int i = 0; i < 2 * plan.steps().size() && !text("bench-place").startsWith("All"); i++) {
       workIt(KeyCode.F9);
     }
     showsHold(plan);

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -91,6 +92,17 @@ public record Plan(WorkCase work, List<PlanStep> steps, Doses doses, Notation no
   /** The steps of a phase. */
   public List<PlanStep> steps(Phase phase) {
     return steps.stream().filter(s -> s.phase() == phase).toList();
+  }
+
+  /** A step and all that follow it on the same things, in order: what is done again with it. */
+  public List<String> from(String id) {
+    Set<String> all = new LinkedHashSet<>(List.of(id));
+    for (PlanStep step : steps) {
+      if (step.after().stream().anyMatch(all::contains)) {
+        all.add(step.id());
+      }
+    }
+    return List.copyOf(all);
   }
 
   /** How the chip lies on the bench when some steps are done. */

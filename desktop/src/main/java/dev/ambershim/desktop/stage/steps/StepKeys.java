@@ -23,7 +23,7 @@ record StepKeys(Map<Action, List<KeyCode>> keys) {
     PHOTO("photo", KeyCode.P),
     NOTE("note", KeyCode.N),
     WHY("why, and what goes wrong", KeyCode.W),
-    MISHAP("mishap", KeyCode.M),
+    MISHAP("rescue, mishap", KeyCode.M),
     PASS("pass without the check", KeyCode.O),
     REOPEN("open a done step again", KeyCode.R),
     MUTE("mute the bell", KeyCode.B);

@@ -80,6 +80,7 @@ public final class StepsView implements StepsScreen {
   private final Thumbnails photos;
   private final VBox side = new VBox(14);
   private final EntryLine entry = new EntryLine(root::requestFocus);
+  private final RescuePane rescue;
   private StepKeys keys = StepKeys.USUAL;
   private String initials = "";
   private String stepShown = "";
@@ -90,6 +91,7 @@ public final class StepsView implements StepsScreen {
     this.shell = shell;
     this.window = window;
     model = new StepsModel(shell);
+    rescue = new RescuePane(model.rescue());
     photos = new Thumbnails(shell.workbench(), 110);
     root.getStyleClass().add("bench");
     root.setId("bench");
@@ -107,7 +109,17 @@ public final class StepsView implements StepsScreen {
     side.maxWidthProperty().bind(side.prefWidthProperty());
     HBox head = new HBox(place, Labels.spring(), end);
     why.getStyleClass().add("bench-why");
-    VBox words = new VBox(title, action, caution, check, state, entry, why);
+    VBox step = new VBox(title, action, caution, check);
+    step.getStyleClass().add("bench-words");
+    VBox words = new VBox(rescue, step, state, entry, why);
+    model
+        .rescue()
+        .shownProperty()
+        .addListener(
+            (o, was, is) -> {
+              show(step, is == null);
+              show(keyLine, is == null);
+            });
     words.getStyleClass().add("bench-words");
     ScrollPane scroll = new ScrollPane(words);
     scroll.setFitToWidth(true);
@@ -193,6 +205,7 @@ public final class StepsView implements StepsScreen {
   @Override
   public void leave() {
     entry.close();
+    model.rescue().close();
     model.leave();
   }
 
@@ -370,6 +383,10 @@ public final class StepsView implements StepsScreen {
     if (event.isShortcutDown()) {
       return shortcut(event);
     }
+    if (model.rescue().isOpen()) {
+      acting = rescued(event.getCode());
+      return acting;
+    }
     if (event.getTarget() instanceof TextInputControl || event.isAltDown()) {
       return false;
     }
@@ -413,13 +430,38 @@ public final class StepsView implements StepsScreen {
         show(why, !why.isVisible());
         fillWhy(model.shownProperty().get());
       }
-      case MISHAP ->
-          entry.ask(
-              EntryLine.mishap(), a -> model.mishap(a.get(0), EntryLine.harm(a.get(1)), a.get(2)));
+      case MISHAP -> model.openRescue();
       case PASS -> pass();
       case REOPEN -> model.reopen();
       case MUTE -> mute();
     }
+  }
+
+  /** A key while a way out is on the screen. */
+  private boolean rescued(KeyCode code) {
+    if (code == KeyCode.ESCAPE) {
+      model.rescue().close();
+      return true;
+    }
+    if (code == KeyCode.DIGIT0 || code == KeyCode.NUMPAD0) {
+      model.rescue().close();
+      entry.ask(
+          EntryLine.mishap(), a -> model.mishap(a.get(0), EntryLine.harm(a.get(1)), a.get(2)));
+      return true;
+    }
+    if (code == KeyCode.BACK_SPACE) {
+      return model.rescue().back();
+    }
+    if (keys.action(code).filter(a -> a == Action.NEXT).isPresent()) {
+      model.endRescue();
+      return true;
+    }
+    if (!code.isLetterKey()) {
+      return false;
+    }
+    char letter = code.getName().charAt(0);
+    return model.rescue().pick(letter)
+        || ((letter == 'Y' || letter == 'N') && model.rescue().answer(letter == 'Y'));
   }
 
   private void mute() {
