@@ -2,6 +2,7 @@ package dev.ambershim.cli;
 
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.runs.judging.RunAnalyser;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.runs.judging.StepResponse;
@@ -83,7 +84,7 @@ final class LogInput {
    * @throws Problem {@code room.range}
    */
   static void checkRoom(String option, Double room) {
-    if (room != null && !Role.ROOM.canBe(room)) {
+    if (room != null && !Room.canBe(room)) {
       throw new Problem(
           "room.range",
           Place.field(option),

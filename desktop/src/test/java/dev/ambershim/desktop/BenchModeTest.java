@@ -8,6 +8,8 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.dosing.Bar;
 import dev.ambershim.core.plan.Accident;
 import dev.ambershim.core.plan.Evidence;
 import dev.ambershim.core.plan.Mishap.Harm;
@@ -29,6 +31,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -38,7 +41,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** The demo's two jobs worked through at the bench, with the keyboard alone. */
+/** The demo's jobs, and one under extreme cold, worked through with the keyboard alone. */
 class BenchModeTest extends DesktopTest {
   private static final Instant EVENING = Instant.parse("2026-09-05T16:30:00Z");
 
@@ -124,7 +127,7 @@ class BenchModeTest extends DesktopTest {
     PlanStep step = step();
     pass(step.hands().likely());
     if (said().startsWith("Not yet")) {
-      pass(60);
+      pass(said().contains(" h ") ? 2880 : 60);
     }
     tap(on);
     if (asked()) {
@@ -329,5 +332,86 @@ class BenchModeTest extends DesktopTest {
         .contains("passed without its check, because: clamp of another make")
         .contains("Lesson: look from the side first")
         .contains("data:image/png;base64,");
+  }
+
+  private void openJob(String title) {
+    start();
+    onFx(
+        () ->
+            model.open(
+                model.jobs().stream()
+                    .filter(j -> j.title().startsWith(title))
+                    .findFirst()
+                    .orElseThrow()
+                    .id()));
+    until(title + " is open", () -> job().title().startsWith(title));
+  }
+
+  /** Weighs by key, works through all steps by one key, and looks at Prove. */
+  private Plan fromWeighToProve() {
+    press(KeyCode.CONTROL, KeyCode.DIGIT1);
+    weighed();
+    if (!job().before().lidOn()) {
+      assertThat(text("weigh-answer")).doesNotContain("pen it", "Leave the lid");
+    }
+    press(KeyCode.CONTROL, KeyCode.DIGIT3);
+    until("the plan is told", () -> stage.getScene().lookup("#open-answer") != null);
+    tap(KeyCode.F2);
+    planned();
+    Plan plan = Plan.of(job().workCase());
+    for (int i = 0; i < plan.steps().size() && !text("bench-place").startsWith("All"); i++) {
+      readable(step());
+      workIt(KeyCode.SPACE);
+    }
+    assertThat(text("bench-place")).isEqualTo("All " + plan.steps().size() + " steps are done");
+    showsHold(plan);
+    tap(KeyCode.F2);
+    press(KeyCode.CONTROL, KeyCode.DIGIT9);
+    until("Prove is there", () -> stage.getScene().lookup("#verdict") != null);
+    settle();
+    return plan;
+  }
+
+  @Test
+  void aLaptopIsDoneFromWeighToProve() {
+    openJob("Moss L6");
+    Plan plan = fromWeighToProve();
+    assertThat(plan.step("battery-off")).isPresent();
+    assertThat(plan.step("pads-print")).isPresent();
+    assertThat(text("verdict")).startsWith("Helped by ");
+  }
+
+  @Test
+  void aCardIsDoneFromWeighToProve() {
+    openJob("Tarn G4");
+    Plan plan = fromWeighToProve();
+    assertThat(plan.step("card-in")).isPresent();
+    assertThat(plan.step("film-die")).isPresent();
+    assertThat(text("verdict")).startsWith("Helped by ");
+  }
+
+  @Test
+  void anExtremeColdJobIsDoneFromWeighToProve() {
+    start();
+    press(KeyCode.CONTROL, KeyCode.N);
+    ComboBox<?> kind = (ComboBox<?>) node("new-kind");
+    onFx(kind::requestFocus);
+    for (int i = 0;
+        i < List.of(StartingPoint.values()).indexOf(StartingPoint.EXTREME_COLD_SOLDER);
+        i++) {
+      hands.push(KeyCode.DOWN);
+    }
+    onFx(() -> node("new-title").requestFocus());
+    hands.write("Rime C1");
+    press(KeyCode.ENTER);
+    assertThat(job().chip().name()).isEqualTo("Rime C1");
+    // As it comes the plan is liquid metal, which the cold bars; fresh paste under the pot is not.
+    assertThat(job().workCase().doses().bars()).extracting(Bar::key).contains("dose.frozen");
+    onFx(() -> model.edit("fresh paste", j -> j.withAfter(j.before())));
+    settle();
+    Plan plan = fromWeighToProve();
+    assertThat(plan.step("insulate")).isPresent();
+    assertThat(plan.step("dry-out")).isPresent();
+    assertThat(text("verdict")).isNotBlank();
   }
 }

@@ -126,7 +126,7 @@ class ShellTest extends DesktopTest {
     click("part-outer-joint");
     ComboBox<?> box = (ComboBox<?>) node("choice-after-outer");
     onFx(box::requestFocus);
-    for (int i = 1; i < Filling.values().length; i++) {
+    for (int i = 0; i < List.of(Filling.values()).indexOf(Filling.LIQUID_METAL); i++) {
       hands.push(KeyCode.DOWN);
     }
     assertThat(model.jobProperty().get().after().outer().filling()).isEqualTo(Filling.PASTE);

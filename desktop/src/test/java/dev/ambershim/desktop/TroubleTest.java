@@ -177,12 +177,12 @@ class TroubleTest extends DesktopTest {
     open();
     fire("empty-example");
     until("the example is open", () -> text("job-title").startsWith("Sorrel"));
-    assertThat(model.jobs()).hasSize(2);
+    assertThat(model.jobs()).hasSize(4);
     press(KeyCode.CONTROL, KeyCode.N);
     hands.write("Vetch P1");
     press(KeyCode.ENTER);
     assertThat(text("job-title")).isEqualTo("Vetch P1");
-    assertThat(model.jobs()).hasSize(3);
+    assertThat(model.jobs()).hasSize(5);
   }
 
   @Test

@@ -3,12 +3,12 @@ package dev.ambershim.core.job;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.assembly.Die;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.fit.Top;
 import dev.ambershim.core.physics.spread.PasteStroke;
 import dev.ambershim.core.physics.surface.LapPass;
 import dev.ambershim.core.physics.surface.ProbedPoint;
 import dev.ambershim.core.physics.surface.Relief;
-import dev.ambershim.core.runs.reading.Role;
 import java.util.List;
 
 /**
@@ -57,7 +57,7 @@ public final class JobRules {
       if (run.fileName().isBlank()) {
         throw problem("runs", "A run does not say its file.", "Give it a fileName.");
       }
-      if (run.roomCelsius() != null && !Role.ROOM.canBe(run.roomCelsius())) {
+      if (run.roomCelsius() != null && !Room.canBe(run.roomCelsius())) {
         throw problem(
             "runs", run.roomCelsius() + " °C is no room.", "Give the air at the cooler's intake.");
       }

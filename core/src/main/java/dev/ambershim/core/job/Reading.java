@@ -2,6 +2,7 @@ package dev.ambershim.core.job;
 
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.runs.reading.Role;
 
 /**
@@ -34,7 +35,7 @@ public record Reading(
     if (!(watts >= LEAST_WATTS && Role.POWER.canBe(watts))) {
       throw problem("watts", "heat", watts + " W cannot be.", "Give the chip's power in W.");
     }
-    if (!Role.ROOM.canBe(room)) {
+    if (!Room.canBe(room)) {
       throw problem(
           "room", "room", room + " °C is no room.", "Give the air at the cooler's intake.");
     }

@@ -116,6 +116,16 @@ public record Doses(
       films.add(MetalDose.of(onLid(work), coat, both));
     }
     List<Meeting> meetings = films.isEmpty() ? List.of() : meetings(work);
+    if (!films.isEmpty() && work.cold()) {
+      bars.add(
+          new Bar(
+              "dose.frozen",
+              "liquid metal",
+              "Under an extreme-cold pot it freezes: as sold, this alloy does at about "
+                  + Math.round(coat.alloy().freezesCelsius())
+                  + " °C, and then it cracks and lets go.",
+              "Take a paste made for extreme cold."));
+    }
     meetings.forEach(m -> m.bar().ifPresent(bars::add));
     Optional<Insulation> cover =
         work.metalOnDie() && work.cover() != Way.NO_COVER

@@ -53,13 +53,20 @@ public final class DemoWorkshop {
 
   /** Every run of the demo. */
   static List<DemoRun> runs() {
-    return Stream.concat(sorrelRuns(sorrelJob()).stream(), fennelRuns(fennelJob()).stream())
+    return Stream.of(
+            sorrelRuns(sorrelJob()),
+            fennelRuns(fennelJob()),
+            mossRuns(mossJob()),
+            tarnRuns(tarnJob()))
+        .flatMap(List::stream)
         .toList();
   }
 
   /** Fills an empty logbook. */
   public static void fill(Logbook logbook) {
     DemoWorkshop workshop = new DemoWorkshop(logbook);
+    workshop.keep(tarnJob(), tarnRuns(tarnJob()));
+    workshop.keep(mossJob(), mossRuns(mossJob()));
     workshop.fennel();
     StoredJob sorrel = workshop.sorrel();
     Shelf.keep(logbook, shelf());
@@ -191,6 +198,70 @@ public final class DemoWorkshop {
         cooler,
         start.before(),
         after);
+  }
+
+  /** A laptop's bare die whose paste has dried: cleaned, pasted anew, pads renewed. */
+  private static Job mossJob() {
+    Job start = Job.from(StartingPoint.LAPTOP_BARE_DIE, "Moss L6");
+    Build dried = new Build(false, 0, start.before().inner(), Joint.usual(Filling.DRIED_PASTE));
+    Build fresh = new Build(false, 0, start.before().inner(), Joint.usual(Filling.PASTE));
+    return start
+        .with(
+            "Moss L6, travel laptop",
+            "Four years old, loud under load. Paste was crumbs; two pads on the power stages were"
+                + " torn and replaced, 1.0 mm. Screws by the numbers on the plate.",
+            start.cooler().withName("two pipes, one fan"),
+            dried,
+            fresh)
+        .withHeatWatts(42);
+  }
+
+  /** A card with a large die: liquid metal for paste, parts around the die varnished. */
+  private static Job tarnJob() {
+    Job start = Job.from(StartingPoint.CARD_BARE_DIE, "Tarn G4");
+    Build after =
+        new Build(false, 0, start.before().inner(), new Joint(Filling.LIQUID_METAL, 30, 20));
+    Job job =
+        start.with(
+            "Tarn G4, render card",
+            "Nickel-plated plate, so liquid metal is possible. Row of parts beside the die varnished"
+                + " twice, putty on the memory because no pad was thin enough.",
+            start.cooler().withName("three fans, chamber"),
+            start.before(),
+            after);
+    return job.withCoat(benchOfWood(job.coat()));
+  }
+
+  private static List<DemoRun> mossRuns(Job job) {
+    return List.of(
+        new DemoRun(
+            Side.BEFORE,
+            "moss-before.csv",
+            rig(job, job.before(), Map.of(), 42, 3400, 23.0, 0.3, 105, 31),
+            Habit.POINT,
+            LocalDateTime.of(2026, 9, 5, 17, 30)),
+        new DemoRun(
+            Side.AFTER,
+            "moss-after.csv",
+            rig(job, job.after(), Map.of(), 42, 3400, 22.4, 0.1, 105, 34),
+            Habit.POINT,
+            LocalDateTime.of(2026, 9, 6, 10, 15)));
+  }
+
+  private static List<DemoRun> tarnRuns(Job job) {
+    return List.of(
+        new DemoRun(
+            Side.BEFORE,
+            "tarn-before.csv",
+            rig(job, job.before(), Map.of(), 260, 2200, 22.1, 0.4, 105, 41),
+            Habit.POINT,
+            LocalDateTime.of(2026, 9, 19, 14, 0)),
+        new DemoRun(
+            Side.AFTER,
+            "tarn-after.csv",
+            rig(job, job.after(), Map.of(), 260, 2200, 22.8, 0.2, 105, 42),
+            Habit.POINT,
+            LocalDateTime.of(2026, 9, 20, 11, 45)));
   }
 
   private static List<DemoRun> sorrelRuns(Job job) {

@@ -52,7 +52,7 @@ class DemoTest {
   void twoCompleteJobsWithOneThrottledRun() {
     try (Logbook logbook = Logbook.open(folder, Access.WRITE, Clock.systemUTC())) {
       DemoWorkshop.fill(logbook);
-      assertThat(logbook.list()).hasSize(2);
+      assertThat(logbook.list()).hasSize(4);
       Assessment sorrel = assess(logbook, "Sorrel S8");
       assertThat(sorrel.comparison().orElseThrow().verdict()).isEqualTo(Verdict.HELPED);
       // Common practice for paste to liquid metal under the lid at heavy load: 8 to 30 K.
@@ -66,6 +66,12 @@ class DemoTest {
       assertThat(throttled).isEqualTo(1);
       Assessment fennel = assess(logbook, "Fennel F16");
       assertThat(fennel.comparison().orElseThrow().verdict()).isEqualTo(Verdict.HELPED);
+      // Dried paste renewed: up to 16 K; paste to metal on a large bare die: a few.
+      Assessment moss = assess(logbook, "Moss L6");
+      assertThat(moss.comparison().orElseThrow().verdict()).isEqualTo(Verdict.HELPED);
+      assertThat(moss.comparison().orElseThrow().changeKelvin()).isBetween(-16.0, -2.0);
+      Assessment tarn = assess(logbook, "Tarn G4");
+      assertThat(tarn.comparison().orElseThrow().verdict()).isEqualTo(Verdict.HELPED);
       assertThat(fennel.runs()).allMatch(r -> r.log().notes().decimalComma());
       assertThat(fennel.runs()).allMatch(r -> r.analysis().orElseThrow().unfit().isEmpty());
     }
@@ -87,7 +93,7 @@ class DemoTest {
   @Test
   void aScratchDemoNeedsNothingMadeReady() {
     try (Logbook logbook = Opening.demo()) {
-      assertThat(logbook.list()).hasSize(2);
+      assertThat(logbook.list()).hasSize(4);
       assertThat(logbook.readOnly()).isFalse();
     }
   }

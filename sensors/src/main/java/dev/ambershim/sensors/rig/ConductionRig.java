@@ -32,6 +32,10 @@ public final class ConductionRig implements Source, Load {
   // aluminium fins for an air cooler.
   private static final double LOOP_JOULES_PER_KELVIN = 1400;
   private static final double PIPES_JOULES_PER_KELVIN = 900;
+
+  /** Two flat pipes and a small stack of fins, as a laptop has them; common practice. */
+  private static final double FLAT_JOULES_PER_KELVIN = 120;
+
   private static final double SHARE_OF_PIPES = 0.45;
 
   /** Heat transfer to air goes with the speed of the fan to this power; common practice. */
@@ -108,7 +112,8 @@ public final class ConductionRig implements Source, Load {
     double film =
         cooler.withResistanceKelvinPerWatt(filmResistance).filmWattsPerSquareMetreKelvin()
             * (water ? Math.pow(Math.max(0.02, flow), FLOW_POWER) : 1);
-    loopCapacity = water ? LOOP_JOULES_PER_KELVIN : PIPES_JOULES_PER_KELVIN;
+    loopCapacity =
+        water ? LOOP_JOULES_PER_KELVIN : hosed() ? PIPES_JOULES_PER_KELVIN : FLAT_JOULES_PER_KELVIN;
     StackCase stack = RigStack.of(setup, film);
     heat = stack.heat();
     cores = setup.machine().chip().cores();
@@ -167,6 +172,11 @@ public final class ConductionRig implements Source, Load {
     return "the simulated rig";
   }
 
+  /** Whether coolant and pump have sensors: all but what is built in is taken as a loop. */
+  private boolean hosed() {
+    return !setup.machine().cooler().kind().builtIn();
+  }
+
   @Override
   public List<Sensor> sensors() {
     List<Sensor> all = new ArrayList<>();
@@ -174,13 +184,17 @@ public final class ConductionRig implements Source, Load {
       all.add(new Sensor("core " + i, "°C", Role.CORE));
     }
     all.add(new Sensor("package", "°C", Role.PACKAGE));
-    all.add(new Sensor("coolant", "°C", Role.COOLANT));
+    if (hosed()) {
+      all.add(new Sensor("coolant", "°C", Role.COOLANT));
+    }
     all.add(new Sensor("room air", "°C", Role.ROOM));
     all.add(new Sensor("chip power", "W", Role.POWER));
     all.add(new Sensor("clock", "MHz", Role.CLOCK));
     all.add(new Sensor("core voltage", "V", Role.VOLTAGE));
     all.add(new Sensor("fan", "rpm", Role.FAN));
-    all.add(new Sensor("pump", "rpm", Role.PUMP));
+    if (hosed()) {
+      all.add(new Sensor("pump", "rpm", Role.PUMP));
+    }
     all.add(new Sensor("throttling", "", Role.THROTTLE));
     return all;
   }
@@ -233,7 +247,10 @@ public final class ConductionRig implements Source, Load {
     boolean throttled = loaded && clockShare < 1 - 0.5 * CLOCK_STEP / setup.megahertz();
     int at = cores;
     figures[at++] = Math.rint(2 * (hottest + 0.5)) / 2;
-    figures[at++] = Math.rint(10 * (coolant + 0.05 * random.nextGaussian())) / 10;
+    double ofCoolant = coolant + 0.05 * random.nextGaussian();
+    if (hosed()) {
+      figures[at++] = Math.rint(10 * ofCoolant) / 10;
+    }
     figures[at++] = Math.rint(100 * (room + roomNoise)) / 100;
     figures[at++] = Math.rint(10 * (watts + 0.6 * random.nextGaussian())) / 10;
     figures[at++] = loaded ? setup.megahertz() * clockShare : 1200;
@@ -241,7 +258,10 @@ public final class ConductionRig implements Source, Load {
     figures[at++] = Math.rint(1000 * (volts + 0.002 * random.nextGaussian())) / 1000;
     figures[at++] = Math.rint(setup.fanTurnsPerMinute() + 6 * random.nextGaussian());
     double pump = setup.pumpTurnsPerMinute() * (1 - 0.1 * setup.fault(Fault.WEAK_PUMP));
-    figures[at++] = Math.rint(pump + 10 * random.nextGaussian());
+    double turns = pump + 10 * random.nextGaussian();
+    if (hosed()) {
+      figures[at++] = Math.rint(turns);
+    }
     figures[at] = throttled ? 1 : 0;
     return figures;
   }

@@ -40,6 +40,18 @@ public enum Alloy {
     return melts;
   }
 
+  /**
+   * Where it freezes as sold, °C: about −19 for Ga–In–Sn, 15 for Ga–In, which both stay liquid
+   * somewhat below their melting point; common practice.
+   */
+  public double freezesCelsius() {
+    return switch (this) {
+      case GALLIUM_INDIUM_TIN -> -19;
+      case GALLIUM_INDIUM -> 15;
+      case GALLIUM -> melts;
+    };
+  }
+
   /** Surface tension without its skin of oxide, N/m. */
   public double tensionNewtonsPerMetre() {
     return tension;

@@ -20,7 +20,15 @@ public enum Filling {
       0.6,
       1.8,
       "indium 81.8 W/m·K (Incropera & DeWitt), voids by common practice"),
-  LIQUID_METAL("liquid metal", 20, 40, 0.5, 2.2, "published Ga–In–Sn 16.5 to Ga–In 26 W/m·K");
+  LIQUID_METAL("liquid metal", 20, 40, 0.5, 2.2, "published Ga–In–Sn 16.5 to Ga–In 26 W/m·K"),
+  /** Solid when cold; at its first warmth it melts and is pressed as thin as good paste. */
+  PHASE_CHANGE("phase-change pad", 4, 30, 0.55, 1.9, "common practice"),
+  /** Through the sheet; its faces do not wet, so the contact counts as much as the sheet. */
+  GRAPHITE_SHEET("graphite sheet", 7, 100, 0.6, 2, "common practice"),
+  /** Stock comes in steps of 0.25 or 0.5 mm, and is pressed by a fifth. */
+  PAD("thermal pad", 6, 800, 0.6, 2, "common practice"),
+  /** Gives way until the neighbours rest. */
+  PUTTY("thermal putty", 5, 500, 0.5, 2.2, "common practice");
 
   private final String words;
   private final double conductivity;

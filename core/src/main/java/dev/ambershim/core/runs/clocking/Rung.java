@@ -56,8 +56,8 @@ public record Rung(
   public Rung {
     within(CLOCK, clockMegahertz, 100, 12_000, "MHz");
     within("voltage", voltageVolts, 0.3, 2.5, "V");
-    within("hottest core", hottestCelsius, -60, 150, "°C");
-    within("room air", roomCelsius, -40, 60, "°C");
+    within("hottest core", hottestCelsius, -200, 150, "°C");
+    within("room air", roomCelsius, -200, 60, "°C");
     within("power", watts, 0.5, 2000, "W");
     within("minutes", minutes, 0, 100_000, "min");
     if (outcome == null) {

@@ -14,6 +14,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** The way out of a mishap, answered check by check. */
 final class RescueModel {
+  private static final List<Accident> KINDS = List.of(Accident.values());
+
   private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
   private List<Mishap> before = List.of();
   private double chipCoins;
@@ -61,16 +63,16 @@ final class RescueModel {
 
   /** The letter of a mishap. */
   static char letter(Accident accident) {
-    return (char) ('A' + accident.ordinal());
+    return (char) ('A' + KINDS.indexOf(accident));
   }
 
   /** Picks what happened by its letter; false if there is none of it. */
   boolean pick(char letter) {
     int at = letter - 'A';
-    if (shown.get().asked().accident().isPresent() || at < 0 || at >= Accident.values().length) {
+    if (shown.get().asked().accident().isPresent() || at < 0 || at >= KINDS.size()) {
       return false;
     }
-    show(new Asked(Optional.of(Accident.values()[at]), List.of()));
+    show(new Asked(Optional.of(KINDS.get(at)), List.of()));
     return true;
   }
 
@@ -106,7 +108,7 @@ final class RescueModel {
 
   private static Shown pick(Asked asked) {
     List<String> lines = new ArrayList<>();
-    for (Accident accident : Accident.values()) {
+    for (Accident accident : KINDS) {
       lines.add(letter(accident) + "  " + accident.words());
     }
     return new Shown(
