@@ -8,8 +8,11 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.dosing.Bar;
+import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.plan.Accident;
 import dev.ambershim.core.plan.Evidence;
 import dev.ambershim.core.plan.Mishap.Harm;
@@ -405,10 +408,9 @@ class BenchModeTest extends DesktopTest {
     hands.write("Rime C1");
     press(KeyCode.ENTER);
     assertThat(job().chip().name()).isEqualTo("Rime C1");
-    // As it comes the plan is liquid metal, which the cold bars; fresh paste under the pot is not.
-    assertThat(job().workCase().doses().bars()).extracting(Bar::key).contains("dose.frozen");
-    onFx(() -> model.edit("fresh paste", j -> j.withAfter(j.before())));
-    settle();
+    // As it comes the plan is fresh paste: liquid metal would freeze under the pot.
+    Job metal = job().withAfter(job().before().withInner(Joint.usual(Filling.LIQUID_METAL)));
+    assertThat(metal.workCase().doses().bars()).extracting(Bar::key).contains("dose.frozen");
     Plan plan = fromWeighToProve();
     assertThat(plan.step("insulate")).isPresent();
     assertThat(plan.step("dry-out")).isPresent();

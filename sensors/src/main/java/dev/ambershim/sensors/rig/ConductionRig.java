@@ -110,7 +110,7 @@ public final class ConductionRig implements Source, Load {
             0.1 * cooler.resistanceKelvinPerWatt(),
             (1 - ofAir) * cooler.resistanceKelvinPerWatt() - FLOW_KELVIN_PER_WATT);
     double film =
-        cooler.withResistanceKelvinPerWatt(filmResistance).filmWattsPerSquareMetreKelvin()
+        cooler.filmWattsPerSquareMetreKelvin(filmResistance)
             * (water ? Math.pow(Math.max(0.02, flow), FLOW_POWER) : 1);
     loopCapacity =
         water ? LOOP_JOULES_PER_KELVIN : hosed() ? PIPES_JOULES_PER_KELVIN : FLAT_JOULES_PER_KELVIN;

@@ -80,9 +80,18 @@ public record Cooler(
     return Math.min(finDepthMillimetres, depthMillimetres);
   }
 
-  /** Film coefficient over the fins' footprint that gives the resistance to the room, W/m²·K. */
-  public double filmWattsPerSquareMetreKelvin() {
-    return 1
-        / (resistanceKelvinPerWatt * finnedWidthMillimetres() * finnedDepthMillimetres() * 1e-6);
+  /** What of the resistance to the room sits in the base, and so has a place, K/W. */
+  public double baseKelvinPerWatt() {
+    return resistanceKelvinPerWatt * kind.baseShare();
+  }
+
+  /** What the heat passes after the base: it has no place, and no part in spreading, K/W. */
+  public double beyondKelvinPerWatt() {
+    return resistanceKelvinPerWatt - baseKelvinPerWatt();
+  }
+
+  /** Film coefficient over the fins' footprint that gives a resistance, W/m²·K. */
+  public double filmWattsPerSquareMetreKelvin(double kelvinPerWatt) {
+    return 1 / (kelvinPerWatt * finnedWidthMillimetres() * finnedDepthMillimetres() * 1e-6);
   }
 }

@@ -204,8 +204,14 @@ public enum StartingPoint {
         : new Build(false, 0, Joint.usual(filling), Joint.usual(filling));
   }
 
-  /** The usual aim: liquid metal inside and the lid back on, or fresh paste on a bare die. */
+  /**
+   * The usual aim: liquid metal inside and the lid back on; fresh paste on a bare die, and under an
+   * extreme-cold pot, where liquid metal would freeze.
+   */
   public Build afterwards() {
+    if (cooler == CoolerClass.COLD_POT) {
+      return asBought();
+    }
     return lidded()
         ? closedWith(Filling.LIQUID_METAL)
         : new Build(false, 0, Joint.usual(filling), Joint.usual(Filling.PASTE));

@@ -17,9 +17,10 @@ import java.util.List;
 
 /**
  * A situation as a stack for conduction: dies, inner joint, lid, outer joint, cold plate, and above
- * it the footprint of the fins, thin and without spreading of its own, that carries the film. The
- * lid's rim, the glue and heat into the board are left out. Dies of different height are all as
- * thick as the highest, and the joint over a lower one is thicker by the difference.
+ * it the footprint of the fins, thin and without spreading of its own, that carries the film. What
+ * the heat passes after the base lifts the coolant over the room, all of it alike. The lid's rim,
+ * the glue and heat into the board are left out. Dies of different height are all as thick as the
+ * highest, and the joint over a lower one is thicker by the difference.
  */
 public final class BuildStack {
   /** Thin enough not to matter beside any film. */
@@ -71,7 +72,12 @@ public final class BuildStack {
       layers.add(overDies(Part.OUTER, at.build().outer(), doubt.outer(), chip, dies));
     }
     double metal = cooler.material().likelyWattsPerMetreKelvin();
-    layers.add(StackLayer.solid(Part.PLATE, metal, plate, cooler.thicknessMillimetres() * 1000));
+    // A plate that conducts better along itself is one of even conductivity, stretched across
+    // (Carslaw & Jaeger, 1.20).
+    double stretch = Math.sqrt(cooler.kind().across());
+    layers.add(
+        StackLayer.solid(
+            Part.PLATE, metal * stretch, plate, cooler.thicknessMillimetres() * 1000 * stretch));
     layers.add(
         StackLayer.joint(
             "fins",
@@ -80,8 +86,10 @@ public final class BuildStack {
             FIN_BASE_MICROMETRES));
     List<HeatSource> heat =
         layout.heat().stream().map(h -> h.withWatts(h.watts() * watts)).toList();
+    double base = cooler.baseKelvinPerWatt() * doubt.cooler();
+    double beyond = cooler.beyondKelvinPerWatt() * doubt.cooler() * watts;
     return new StackCase(
-        layers, heat, cooler.filmWattsPerSquareMetreKelvin() / doubt.cooler(), roomCelsius);
+        layers, heat, cooler.filmWattsPerSquareMetreKelvin(base), roomCelsius + beyond);
   }
 
   private static Patch common(Patch a, Patch b) {

@@ -78,6 +78,7 @@ public record Ladder(List<Step> steps) {
     double dieArea = chip.dieAreaSquareMillimetres() * 1e-6;
     double plateArea = cooler.areaSquareMillimetres() * 1e-6;
     double coolerResistance = cooler.resistanceKelvinPerWatt() * doubt.cooler();
+    double base = cooler.baseKelvinPerWatt() * doubt.cooler();
     double[] values = new double[NAMES.length];
     // Cores sit on the underside; what conducts is the silicon above them.
     double siliconMetres = chip.highestDieMicrometres() * 1e-6;
@@ -89,8 +90,8 @@ public record Ladder(List<Step> steps) {
       source = chip.lid().areaSquareMillimetres() * 1e-6;
       values[INNER] = jointResistance(build.inner(), dieArea, doubt.inner());
       values[OUTER] = jointResistance(build.outer(), source, doubt.outer());
-      values[PLATE] = plate(cooler, source, plateArea, coolerResistance);
-      double above = values[OUTER] + values[PLATE] + coolerResistance;
+      values[PLATE] = plate(cooler, source, plateArea, base);
+      double above = values[OUTER] + values[PLATE] + base;
       values[LID] =
           Spreading.meanKelvinPerWatt(
               dieArea,
@@ -100,7 +101,7 @@ public record Ladder(List<Step> steps) {
               1 / (above * source));
     } else {
       values[OUTER] = jointResistance(build.outer(), source, doubt.outer());
-      values[PLATE] = plate(cooler, source, plateArea, coolerResistance);
+      values[PLATE] = plate(cooler, source, plateArea, base);
     }
     values[ROOM] = coolerResistance;
     return values;
@@ -110,8 +111,8 @@ public record Ladder(List<Step> steps) {
     return Spreading.meanKelvinPerWatt(
         Math.min(source, plateArea),
         plateArea,
-        cooler.thicknessMillimetres() * 1e-3,
-        cooler.material().likelyWattsPerMetreKelvin(),
+        cooler.thicknessMillimetres() * 1e-3 * Math.sqrt(cooler.kind().across()),
+        cooler.material().likelyWattsPerMetreKelvin() * Math.sqrt(cooler.kind().across()),
         1 / (resistance * plateArea));
   }
 

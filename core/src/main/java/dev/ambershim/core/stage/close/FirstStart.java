@@ -125,7 +125,10 @@ public record FirstStart(
     }
     StackCase timed =
         new StackCase(
-            layers, stack.heat(), stack.filmWattsPerSquareMetreKelvin(), stack.coolantCelsius());
+            layers,
+            stack.heat(),
+            stack.filmWattsPerSquareMetreKelvin(),
+            Room.USUAL_CELSIUS); // within a minute nothing beyond the base has warmed up
     double[][] watts = new double[TIMES.length][];
     for (int i = 0; i < watts.length; i++) {
       watts[i] = stack.heat().stream().mapToDouble(h -> h.watts()).toArray();

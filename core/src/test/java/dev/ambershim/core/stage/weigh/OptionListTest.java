@@ -204,8 +204,10 @@ class OptionListTest {
     assertThat(plain.kind()).isEqualTo(CoolerClass.OTHER);
     assertThat(plain.finnedWidthMillimetres()).isEqualTo(44);
     assertThat(plain.reachMillimetres()).isEqualTo(Cooler.USUAL_REACH);
-    assertThat(plain.filmWattsPerSquareMetreKelvin())
+    assertThat(plain.filmWattsPerSquareMetreKelvin(0.1))
         .isCloseTo(1 / (0.1 * 44e-3 * 40e-3), within(1e-6));
+    assertThat(plain.baseKelvinPerWatt() + plain.beyondKelvinPerWatt())
+        .isCloseTo(0.1, within(1e-15));
     // Fins cannot reach beyond the plate.
     Cooler wide =
         new Cooler("", 40, 40, 3, Material.COPPER, 0.1, CoolerClass.OTHER, 60.0, 30.0, 2.0);
