@@ -114,13 +114,6 @@ public final class Screenshots extends Application {
             }));
     shots.add(
         new Shot(
-            "keys",
-            () -> {
-              shell.closeSheet();
-              press(KeyCode.F1, false);
-            }));
-    shots.add(
-        new Shot(
             "open",
             () -> {
               shell.closeSheet();
@@ -137,8 +130,16 @@ public final class Screenshots extends Application {
             this::planned));
     shots.add(
         new Shot(
+            "rescue",
+            () -> {
+              press(KeyCode.M, false);
+              press(KeyCode.E, false);
+            }));
+    shots.add(
+        new Shot(
             "clean",
             () -> {
+              press(KeyCode.ESCAPE, false);
               press(KeyCode.F2, false);
               cleaned();
             },

@@ -173,7 +173,7 @@ public record Job(
 
   /** What it says of materials and heights. */
   public WorkTerms workTerms() {
-    return new WorkTerms(coat, paste, closing, mounting, heights);
+    return new WorkTerms(coat, paste, closing, mounting, heights, surfaces);
   }
 
   /** What a plan of it is made for. */

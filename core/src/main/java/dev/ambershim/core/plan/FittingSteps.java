@@ -6,18 +6,21 @@ import static dev.ambershim.core.plan.Thing.PLATE;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.surface.Face;
 import java.util.List;
 
 /** What gets lapped, and whether the parts fit while everything is dry. */
 final class FittingSteps {
+  private static final String STROKES = "Figures of eight, a quarter turn every twenty strokes.";
+
   private FittingSteps() {}
 
   static void add(List<StepDraft> to, WorkCase work, Notation notation) {
     if (work.lapsTop()) {
-      lapTop(to);
+      lapTop(to, work);
     }
     if (work.lapsPlate()) {
-      lapPlate(to);
+      lapPlate(to, work);
     }
     if (!work.worksOnDie()) {
       return;
@@ -45,8 +48,11 @@ final class FittingSteps {
           new StepDraft("lap-lid", Phase.LAP, LID)
               .title("Lap the lid")
               .action(
-                  "Wet paper on glass, coarse to fine, figures of eight, the lid turned a quarter"
-                      + " every twenty strokes. Top first, then the rim.")
+                  LapOrder.papers(work, Face.LID_TOP)
+                          .map(p -> "Wet paper on glass, strokes by paper: " + p + ". ")
+                          .orElse("Wet paper on glass, coarse to fine. ")
+                      + STROKES
+                      + " Top first, then the rim.")
               .reason("A flat lid needs less paste, and a lower rim leaves a thinner film.")
               .look("An even pattern from edge to edge before the next grit.")
               .wrong("One side wears first", "uneven hand", "turn it, press in the middle only")
@@ -63,8 +69,9 @@ final class FittingSteps {
           new StepDraft("lap-die", Phase.LAP, CHIP)
               .title("Lap the die")
               .action(
-                  "A flat block with the finest wet papers over the masked chip, its own weight,"
-                      + " short strokes. Measure the height after every fifty.")
+                  "A flat block with wet papers over the masked chip, its own weight, short strokes"
+                      + LapOrder.papers(work, Face.DIE).map(p -> ": " + p).orElse("")
+                      + ". Measure the height after every fifty.")
               .reason("A die bows like a saddle; flat, it takes a film of few micrometres.")
               .look("The pattern reaches all corners. The height falls evenly.")
               .wrong(
@@ -119,7 +126,7 @@ final class FittingSteps {
         + glue / 1000;
   }
 
-  private static void lapTop(List<StepDraft> to) {
+  private static void lapTop(List<StepDraft> to, WorkCase work) {
     to.add(
         new StepDraft("contacts-tape", Phase.LAP, CHIP)
             .title("Tape over the chip's contacts")
@@ -134,7 +141,7 @@ final class FittingSteps {
             .caution(Caution.STATIC)
             .hold("Is all but the lid's top sealed?"));
     to.add(
-        lap("lap-top", LID, CHIP)
+        lap("lap-top", work, Face.LID_TOP, LID, CHIP)
             .title("Lap the lid's top")
             .record("strokes for each grit, thickness before and after")
             .hold("Is the pattern even from edge to edge?"));
@@ -155,20 +162,24 @@ final class FittingSteps {
             .hold("Is it clean and dry, contacts too?"));
   }
 
-  private static void lapPlate(List<StepDraft> to) {
+  private static void lapPlate(List<StepDraft> to, WorkCase work) {
     to.add(
-        lap("lap-plate", PLATE)
+        lap("lap-plate", work, Face.PLATE, PLATE)
             .title("Lap the cold plate")
             .record("strokes for each grit")
             .hold("Is the pattern even from edge to edge?"));
     to.add(wash("wash-plate", PLATE));
   }
 
-  private static StepDraft lap(String id, Thing... things) {
+  private static StepDraft lap(String id, WorkCase work, Face face, Thing... things) {
     return new StepDraft(id, Phase.LAP, things)
         .action(
-            "Probe it first; Lap (Ctrl+6) then gives papers and strokes. Wet paper on glass, coarse"
-                + " to fine, figures of eight, a quarter turn every twenty strokes.")
+            LapOrder.papers(work, face)
+                .map(p -> "Wet paper on glass, strokes by paper: " + p + ". " + STROKES)
+                .orElse(
+                    "Probe it first: then papers and strokes stand here. Wet paper on glass, coarse"
+                        + " to fine. "
+                        + STROKES))
         .reason("A flat face needs less paste.")
         .look("An even pattern from edge to edge before the next grit.")
         .wrong("One side wears first", "uneven hand", "turn it, press in the middle only")

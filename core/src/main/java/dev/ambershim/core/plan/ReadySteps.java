@@ -46,7 +46,7 @@ final class ReadySteps {
     if (work.settingsOnly()) {
       return;
     }
-    if (work.takesLidOff() || work.fixed()) {
+    if (work.takesLidOff() || work.fixed() || work.lapsTop()) {
       to.add(warranty(work));
     }
     to.add(
@@ -104,13 +104,16 @@ final class ReadySteps {
 
   private static StepDraft warranty(WorkCase work) {
     return new StepDraft("warranty", Phase.READY, BENCH)
-        .title("Opening ends the warranty")
+        .title(work.lapsTop() ? "Lapping ends the warranty" : "Opening ends the warranty")
         .action(
             work.takesLidOff()
                 ? "Look up what the maker and the shop say, and until when. A lid that was off"
                     + " can be told."
-                : "Look up what the maker and the shop say, and until when. Note seals over screws"
-                    + " before you break one.")
+                : work.lapsTop()
+                    ? "Look up what the maker and the shop say, and until when. A lapped lid can be"
+                        + " told, and its lettering is gone."
+                    : "Look up what the maker and the shop say, and until when. Note seals over screws"
+                        + " before you break one.")
         .reason("Afterwards a fault is yours to pay for.")
         .look("You know the date, and would open it all the same.")
         .wrong("It still matters to you", "a fault later would cost you", "leave it closed")

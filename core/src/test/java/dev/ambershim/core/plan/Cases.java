@@ -15,26 +15,32 @@ public final class Cases {
 
   /** How the chip comes to the bench. */
   public enum Arrival {
-    PASTED(StartingPoint.DESKTOP_ONE_DIE_PASTE),
-    SOLDERED(StartingPoint.DESKTOP_ONE_DIE_SOLDER),
-    CHIPLETS(StartingPoint.DESKTOP_CHIPLETS_SOLDER),
-    METAL_INSIDE(StartingPoint.DESKTOP_ONE_DIE_PASTE),
-    BARE_PASTED(StartingPoint.DESKTOP_ONE_DIE_PASTE),
-    BARE_METAL(StartingPoint.DESKTOP_ONE_DIE_PASTE),
-    PINS_SOLDERED(StartingPoint.DESKTOP_PINS_SOLDER),
-    PINS_BARE(StartingPoint.DESKTOP_PINS_SOLDER),
-    WORKSTATION(StartingPoint.WORKSTATION_CHIPLETS_SOLDER),
-    LAPTOP(StartingPoint.LAPTOP_BARE_DIE),
-    LAPTOP_METAL(StartingPoint.LAPTOP_BARE_DIE),
-    CONSOLE_METAL(StartingPoint.CONSOLE_BARE_DIE),
-    CARD(StartingPoint.CARD_BARE_DIE),
-    CARD_METAL(StartingPoint.CARD_BARE_DIE),
-    COLD(StartingPoint.EXTREME_COLD_SOLDER);
+    PASTED(StartingPoint.DESKTOP_ONE_DIE_PASTE, "desktop, lid on paste"),
+    SOLDERED(StartingPoint.DESKTOP_ONE_DIE_SOLDER, "desktop, soldered lid"),
+    CHIPLETS(StartingPoint.DESKTOP_CHIPLETS_SOLDER, "desktop, chiplets under a soldered lid"),
+    METAL_INSIDE(StartingPoint.DESKTOP_ONE_DIE_PASTE, "desktop, liquid metal under its lid"),
+    BARE_PASTED(StartingPoint.DESKTOP_ONE_DIE_PASTE, "desktop, lid off, paste"),
+    BARE_METAL(StartingPoint.DESKTOP_ONE_DIE_PASTE, "desktop, lid off, liquid metal"),
+    PINS_SOLDERED(StartingPoint.DESKTOP_PINS_SOLDER, "lever and pins, soldered lid"),
+    PINS_BARE(StartingPoint.DESKTOP_PINS_SOLDER, "lever and pins, lid off"),
+    WORKSTATION(StartingPoint.WORKSTATION_CHIPLETS_SOLDER, "workstation under its own loop"),
+    LAPTOP(StartingPoint.LAPTOP_BARE_DIE, "laptop, paste"),
+    LAPTOP_METAL(StartingPoint.LAPTOP_BARE_DIE, "laptop, liquid metal"),
+    CONSOLE_METAL(StartingPoint.CONSOLE_BARE_DIE, "console, liquid metal"),
+    CARD(StartingPoint.CARD_BARE_DIE, "card, paste"),
+    CARD_METAL(StartingPoint.CARD_BARE_DIE, "card, liquid metal"),
+    COLD(StartingPoint.EXTREME_COLD_SOLDER, "desktop under an extreme-cold pot");
 
     private final StartingPoint point;
+    private final String words;
 
-    Arrival(StartingPoint point) {
+    Arrival(StartingPoint point, String words) {
       this.point = point;
+      this.words = words;
+    }
+
+    String words() {
+      return words;
     }
 
     boolean lidOn() {

@@ -3,6 +3,11 @@ package dev.ambershim.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.physics.assembly.Seat;
+import dev.ambershim.core.physics.surface.Face;
+import dev.ambershim.core.physics.surface.LappingPlan;
+import dev.ambershim.core.physics.surface.ProbedPoint;
+import dev.ambershim.core.physics.surface.Relief;
+import dev.ambershim.core.physics.surface.Surfaces;
 import dev.ambershim.core.plan.Cases.Arrival;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -304,5 +309,29 @@ class PlanWalkTest {
     assertThat(wait.low()).isGreaterThan(plan.doses().cure().skinMinutes());
     assertThat(wait.high()).isEqualTo(plan.doses().cure().fullMinutes());
     assertThat(press.hold().orElseThrow().check()).contains("set");
+  }
+
+  /** What was probed tells papers and strokes at the step; before that the step asks for it. */
+  @Test
+  void papersAndStrokesStandAtTheStep() {
+    WorkCase work = Cases.of(Arrival.PASTED, OptionKind.LAP_TOP);
+    assertThat(step(Plan.of(work), "lap-top").action()).startsWith("Probe it first");
+    List<ProbedPoint> points = new ArrayList<>();
+    for (int i = -2; i <= 2; i++) {
+      for (int j = -2; j <= 2; j++) {
+        points.add(new ProbedPoint(6 * i, 6 * j, -3.0 * (i * i + j * j)));
+      }
+    }
+    Surfaces surfaces = Surfaces.NONE.with(new Relief(Face.LID_TOP, "", points, 0));
+    WorkTerms terms = new WorkTerms(null, null, null, null, null, surfaces);
+    WorkCase probed =
+        new WorkCase(work.chip(), work.cooler(), work.before(), work.after(), work.ways(), terms);
+    LappingPlan order =
+        LapOrder.of(work.chip(), work.cooler(), surfaces, Face.LID_TOP).orElseThrow();
+    String action = step(Plan.of(probed), "lap-top").action();
+    for (LappingPlan.Step paper : order.steps()) {
+      assertThat(action).contains("P" + paper.grit().number() + " " + Math.round(paper.strokes()));
+    }
+    assertThat(action).hasSizeLessThanOrEqualTo(240);
   }
 }

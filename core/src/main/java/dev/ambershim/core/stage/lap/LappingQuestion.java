@@ -3,8 +3,6 @@ package dev.ambershim.core.stage.lap;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.LapFigures;
 import dev.ambershim.core.physics.assembly.Build;
-import dev.ambershim.core.physics.assembly.Chip;
-import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.Part;
 import dev.ambershim.core.physics.assembly.Room;
@@ -13,17 +11,14 @@ import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.physics.surface.Face;
 import dev.ambershim.core.physics.surface.FaceReport;
 import dev.ambershim.core.physics.surface.JointCost;
 import dev.ambershim.core.physics.surface.LapPass;
 import dev.ambershim.core.physics.surface.LapTerms;
 import dev.ambershim.core.physics.surface.LappingPlan;
-import dev.ambershim.core.physics.surface.Relief;
 import dev.ambershim.core.physics.surface.ReliefMap;
-import dev.ambershim.core.physics.surface.Surfaces;
-import java.util.ArrayList;
+import dev.ambershim.core.plan.LapOrder;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,54 +28,12 @@ public final class LappingQuestion {
 
   /** The outline of a face, mm; a lapping plate is as large as it was probed. */
   public static Patch outline(Job job, Face face) {
-    Chip chip = job.chip();
-    return switch (face) {
-      case LID_TOP -> new Patch(0, 0, chip.lid().widthMillimetres(), chip.lid().depthMillimetres());
-      case LID_UNDERSIDE ->
-          new Patch(
-              0,
-              0,
-              chip.lid().widthMillimetres() - 2 * chip.lid().rimMillimetres(),
-              chip.lid().depthMillimetres() - 2 * chip.lid().rimMillimetres());
-      case PLATE ->
-          new Patch(0, 0, job.cooler().widthMillimetres(), job.cooler().depthMillimetres());
-      case DIE -> around(chip);
-      case LAP -> new Patch(0, 0, 200, 200);
-    };
-  }
-
-  private static Patch around(Chip chip) {
-    double left = Double.POSITIVE_INFINITY;
-    double right = Double.NEGATIVE_INFINITY;
-    double low = Double.POSITIVE_INFINITY;
-    double high = Double.NEGATIVE_INFINITY;
-    for (Die d : chip.dies()) {
-      left = Math.min(left, d.xMillimetres() - d.widthMillimetres() / 2);
-      right = Math.max(right, d.xMillimetres() + d.widthMillimetres() / 2);
-      low = Math.min(low, d.yMillimetres() - d.depthMillimetres() / 2);
-      high = Math.max(high, d.yMillimetres() + d.depthMillimetres() / 2);
-    }
-    return new Patch((left + right) / 2, (low + high) / 2, right - left, high - low);
-  }
-
-  /** What a face is made of under its plating. */
-  public static Material material(Job job, Face face) {
-    return switch (face) {
-      case LID_TOP, LID_UNDERSIDE -> job.chip().lid().material();
-      case PLATE -> job.cooler().material();
-      case DIE -> Material.SILICON;
-      case LAP -> Material.COPPER;
-    };
+    return LapOrder.outline(job.chip(), job.cooler(), face);
   }
 
   /** Thickness of the part as described, mm. */
   public static double thickness(Job job, Face face) {
-    return switch (face) {
-      case LID_TOP, LID_UNDERSIDE -> job.chip().lid().thicknessMillimetres();
-      case PLATE -> job.cooler().thicknessMillimetres();
-      case DIE -> job.chip().highestDieMicrometres() / 1000;
-      case LAP -> 10;
-    };
+    return LapOrder.thickness(job.chip(), job.cooler(), face);
   }
 
   /** Least thickness to leave, mm; common practice where it is not said. */
@@ -92,53 +45,17 @@ public final class LappingQuestion {
 
   /** A face's last probing, judged; empty while there is none. */
   public static Optional<FaceReport> report(Job job, Face face) {
-    return job.surfaces().latest(face).map(r -> FaceReport.of(r.points(), Optional.empty()));
+    return LapOrder.report(job.surfaces(), face);
   }
 
   /** The plan for the face that the job's terms say; empty while it is not probed. */
   public static Optional<LappingPlan> plan(Job job) {
-    Surfaces s = job.surfaces();
-    return report(job, s.terms().face())
-        .map(
-            r ->
-                LappingPlan.of(
-                    r,
-                    outline(job, s.terms().face()),
-                    material(job, s.terms().face()),
-                    thickness(job, s.terms().face()),
-                    s.terms(),
-                    measured(job, s.terms().face())));
+    return LapOrder.of(job.chip(), job.cooler(), job.surfaces(), job.surfaces().terms().face());
   }
 
-  /**
-   * The passes of a face; one that was not measured by micrometer is told from the reliefs right
-   * before and after it, where both are there.
-   */
+  /** The passes of a face, those that reliefs tell among them. */
   static List<LapPass> measured(Job job, Face face) {
-    List<LapPass> passes = new ArrayList<>();
-    for (LapPass pass : job.surfaces().passes()) {
-      if (pass.face() != face) {
-        continue;
-      }
-      int number = passes.size() + 1;
-      Optional<Relief> before = at(job.surfaces(), face, number - 1);
-      Optional<Relief> after = at(job.surfaces(), face, number);
-      if (pass.removedMicrometres() == null && before.isPresent() && after.isPresent()) {
-        double off =
-            LappingPlan.removedBetween(
-                judged(before.get()), judged(after.get()), outline(job, face));
-        passes.add(Double.isNaN(off) ? pass : pass.removing(off));
-      } else {
-        passes.add(pass);
-      }
-    }
-    return passes;
-  }
-
-  private static Optional<Relief> at(Surfaces surfaces, Face face, int stage) {
-    return surfaces.reliefs().stream()
-        .filter(r -> r.face() == face && r.stage() == stage)
-        .reduce((a, b) -> b);
+    return LapOrder.measured(job.chip(), job.cooler(), job.surfaces(), face);
   }
 
   /** The face that a face meets in the build that is aimed at, if it meets any. */
@@ -179,7 +96,7 @@ public final class LappingQuestion {
     ReliefMap other =
         job.surfaces()
             .latest(partner.get())
-            .map(LappingQuestion::judged)
+            .map(LapOrder::judged)
             .map(ReliefMap::of)
             .orElse(ReliefMap.flat(within));
     // Plate and underside look down: they are turned over about their y axis before they meet.
@@ -209,10 +126,6 @@ public final class LappingQuestion {
             joint.filling().lowFactor(),
             joint.filling().highFactor(),
             watch));
-  }
-
-  private static FaceReport judged(Relief relief) {
-    return FaceReport.of(relief.points(), Optional.empty());
   }
 
   private static Patch common(Patch a, Patch b) {

@@ -70,9 +70,9 @@ public final class ScheduleWords {
     return begin
         + " on "
         + moment(schedule.medianEnd())
-        + " or sooner in half of all cases, by "
+        + ", or by "
         + moment(schedule.cautiousEnd())
-        + " in nine of ten. That is "
+        + " in nine cases of ten: "
         + work
         + ".";
   }
@@ -106,7 +106,7 @@ public final class ScheduleWords {
                     + s.step().passes().orElseThrow().depends()
                     + "."));
     reasons.add(
-        "The order is the best one for the likely times. The careful end held in nine of ten"
+        "The order is the best one for the likely times. The end told held in half, the careful end in nine of ten"
             + " of "
             + Schedule.DRAWS
             + " draws of every time (PERT) and of your pace.");

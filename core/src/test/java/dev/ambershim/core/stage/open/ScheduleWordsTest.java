@@ -51,7 +51,7 @@ class ScheduleWordsTest {
     double hands = QUICK.hands().likely();
     assertThat(said(QUICK, WorkLog.EMPTY))
         .endsWith(
-            "That is "
+            "in nine cases of ten: "
                 + QUICK.steps().size()
                 + " steps, "
                 + Notation.minutes(hands)
