@@ -299,7 +299,7 @@ class BenchModeTest extends DesktopTest {
     tap(KeyCode.E);
     assertThat(text("rescue-head")).endsWith("liquid metal spilled, board without power");
     assertThat(rescueWords())
-        .contains("Stop: ", "No power", "picked up")
+        .contains("Stop. ", "No power", "picked up")
         .contains("Liquid metal conducts");
     tap(KeyCode.N);
     assertThat(rescueWords()).contains("Leave the board off");

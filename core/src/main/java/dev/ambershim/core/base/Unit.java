@@ -17,6 +17,7 @@ public enum Unit {
   MEGAHERTZ("MHz", 0, "", 1, 0),
   VOLT("V", 3, "", 1, 3),
   TURNS_PER_MINUTE("rpm", 0, "", 1, 0),
+  LITRE_PER_HOUR("l/h", 0, "gal/h", 0.2642, 1),
   WATT_PER_METRE_KELVIN("W/m·K", 1, "", 1, 1),
   KELVIN_PER_WATT("K/W", 3, "", 1, 3),
   SQUARE_MILLIMETRE_KELVIN_PER_WATT("mm²·K/W", 1, "", 1, 1),

@@ -6,6 +6,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Figure.Access;
 import dev.ambershim.core.job.Figure.Range;
 import dev.ambershim.core.physics.assembly.Cooler;
+import java.util.ArrayList;
 import java.util.List;
 
 /** Measures of the cooler. */
@@ -14,7 +15,34 @@ final class CoolerFigures {
 
   private CoolerFigures() {}
 
-  static List<Figure> all() {
+  static List<Figure> all(Cooler cooler) {
+    List<Figure> figures = new ArrayList<>(base());
+    if (cooler.kind().hasHoses()) {
+      figures.add(
+          new Figure(
+              "cooler.flowLitresPerHour",
+              PLATE,
+              "coolant flow",
+              Unit.LITRE_PER_HOUR,
+              new Range(1, 2000),
+              new Range(30, 300),
+              "From a flow meter in the loop. Empty if you have none.",
+              COOLER.may(Cooler::flowLitresPerHour, Cooler::withFlowLitresPerHour, c -> null)));
+      figures.add(
+          new Figure(
+              "cooler.warmsKelvin",
+              PLATE,
+              "coolant warms in the block",
+              Unit.KELVIN,
+              new Range(0.01, 40),
+              new Range(0.3, 8),
+              "Outlet less inlet of the block at full load, by two probes read against each other.",
+              COOLER.may(Cooler::warmsKelvin, Cooler::withWarmsKelvin, c -> null)));
+    }
+    return figures;
+  }
+
+  private static List<Figure> base() {
     return List.of(
         plate(
             "widthMillimetres",

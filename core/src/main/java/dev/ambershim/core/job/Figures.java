@@ -90,7 +90,7 @@ public final class Figures {
     List<Figure> figures = new ArrayList<>(List.of(HEAT, CARE, REMOUNT));
     figures.addAll(ChipFigures.all(job.chip()));
     figures.addAll(build(side));
-    figures.addAll(CoolerFigures.all());
+    figures.addAll(CoolerFigures.all(job.cooler()));
     figures.addAll(TermFigures.all());
     figures.addAll(LadderFigures.all());
     figures.addAll(HeightFigures.all(job.heights()));

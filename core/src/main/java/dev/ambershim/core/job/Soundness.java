@@ -36,6 +36,8 @@ final class Soundness {
           "Job.compared",
           "Job.ruinedAt",
           "Cooler.kind",
+          "Cooler.flowLitresPerHour",
+          "Cooler.warmsKelvin",
           "Ways.option",
           "StepEntry.mishap",
           "Mishap.risk",

@@ -2,12 +2,14 @@ package dev.ambershim.core.plan;
 
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Cooler;
+import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.physics.surface.Face;
 import dev.ambershim.core.physics.surface.FaceReport;
 import dev.ambershim.core.physics.surface.LapPass;
+import dev.ambershim.core.physics.surface.LapTerms;
 import dev.ambershim.core.physics.surface.LappingPlan;
 import dev.ambershim.core.physics.surface.Relief;
 import dev.ambershim.core.physics.surface.Surfaces;
@@ -95,8 +97,14 @@ public final class LapOrder {
                     outline(chip, cooler, face),
                     material(chip, cooler, face),
                     thickness(chip, cooler, face),
-                    surfaces.terms().withFace(face),
+                    terms(surfaces, cooler).withFace(face),
                     measured(chip, cooler, surfaces, face)));
+  }
+
+  /** Under an extreme-cold pot a face is lapped so that paste holds on, not for kelvin. */
+  private static LapTerms terms(Surfaces surfaces, Cooler cooler) {
+    boolean cold = cooler.kind() == CoolerClass.COLD_POT;
+    return cold ? surfaces.terms().withExtremeCold(true) : surfaces.terms();
   }
 
   /**

@@ -171,8 +171,8 @@ final class MachineSteps {
         new StepDraft("pads-on", Phase.MEASURE, MACHINE, PLATE)
             .title("Pads on the neighbours")
             .action(
-                "Cut each pad to its part, of the thickness that you noted. Foils off both sides."
-                    + " If a thickness is in doubt, take putty, which gives way.")
+                "Cut each pad to its part, of the thickness that you noted; pressed, it loses about a"
+                    + " fifth. Foils off both sides. In doubt take putty, which gives way.")
             .reason("Memory and power stages get hot first when a pad is missing.")
             .look("Each part on your list has its pad.")
             .wrong("A thickness is not to be had", "stock comes in steps", "putty, or two pads")

@@ -275,4 +275,13 @@ class MaterialQuestionsTest {
     // The dies' shadow is the whole face here, so both take the same.
     assertThat(least.shadowCubicMillimetres()).isEqualTo(least.faceCubicMillimetres());
   }
+
+  @Test
+  void aSeatWithoutAKnownLimitSaysSo() {
+    MountAnswer laptop =
+        MountAnswer.of(Job.from(StartingPoint.LAPTOP_BARE_DIE, "x"), Notation.METRIC);
+    assertThat(laptop.checks().get(0)).startsWith("No limit is known").contains("soldered");
+    MountAnswer desktop = MountAnswer.of(LIDDED, Notation.METRIC);
+    assertThat(desktop.checks().get(0)).startsWith("Socket and substrate").contains("of 250 N");
+  }
 }

@@ -2,6 +2,7 @@ package dev.ambershim.core.physics.assembly;
 
 import dev.ambershim.core.physics.material.Material;
 import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.OptionalDouble;
 
 /**
  * The cooler, as its cold plate, the footprint of what takes heat off the plate's far face, and one
@@ -19,6 +20,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param finDepthMillimetres the same in y
  * @param reachMillimetres how far the mount lets the plate come down below a lid's top; null for
  *     the usual
+ * @param flowLitresPerHour coolant through the block; null if not known
+ * @param warmsKelvin how much the coolant warms in the block under full load; null if not known
  */
 @RecordBuilder
 public record Cooler(
@@ -31,10 +34,39 @@ public record Cooler(
     CoolerClass kind,
     Double finWidthMillimetres,
     Double finDepthMillimetres,
-    Double reachMillimetres)
+    Double reachMillimetres,
+    Double flowLitresPerHour,
+    Double warmsKelvin)
     implements CoolerBuilder.With {
   /** Springs and standoffs usually leave this much, by common practice, mm. */
   public static final double USUAL_REACH = 3.5;
+
+  /** A cooler of whose coolant nothing is known. */
+  public Cooler(
+      String name,
+      double widthMillimetres,
+      double depthMillimetres,
+      double thicknessMillimetres,
+      Material material,
+      double resistanceKelvinPerWatt,
+      CoolerClass kind,
+      Double finWidthMillimetres,
+      Double finDepthMillimetres,
+      Double reachMillimetres) {
+    this(
+        name,
+        widthMillimetres,
+        depthMillimetres,
+        thicknessMillimetres,
+        material,
+        resistanceKelvinPerWatt,
+        kind,
+        finWidthMillimetres,
+        finDepthMillimetres,
+        reachMillimetres,
+        null,
+        null);
+  }
 
   /** Fills in what an older job does not say. */
   public Cooler {
@@ -93,5 +125,12 @@ public record Cooler(
   /** Film coefficient over the fins' footprint that gives a resistance, W/m²·K. */
   public double filmWattsPerSquareMetreKelvin(double kelvinPerWatt) {
     return 1 / (kelvinPerWatt * finnedWidthMillimetres() * finnedDepthMillimetres() * 1e-6);
+  }
+
+  /** Heat that its coolant carries away, W; empty while flow or warming are not known. */
+  public OptionalDouble carriedWatts() {
+    return flowLitresPerHour == null || warmsKelvin == null
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(CoolantBalance.watts(flowLitresPerHour, warmsKelvin));
   }
 }

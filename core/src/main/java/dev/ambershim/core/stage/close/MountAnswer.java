@@ -28,6 +28,7 @@ import dev.ambershim.core.stage.measure.FitQuestion;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * How hard a job's cooler presses, how it is screwed down, and what uneven screws cost.
@@ -79,14 +80,23 @@ public record MountAnswer(
                     end.yMillimetres()))
             : Optional.empty();
     List<String> checks = new ArrayList<>();
-    boolean kept =
-        check(
-            checks,
-            "Socket and substrate",
-            end.totalNewtons(),
-            terms.socket(),
-            Unit.NEWTON,
-            notation);
+    boolean kept = true;
+    OptionalDouble seat = seatLimit(job);
+    if (seat.isPresent()) {
+      kept =
+          check(
+              checks,
+              "Socket and substrate",
+              end.totalNewtons(),
+              seat.getAsDouble(),
+              Unit.NEWTON,
+              notation);
+    } else {
+      checks.add(
+          "No limit is known for a chip that is "
+              + job.chip().seat().words()
+              + ": press no harder than its own screws and springs did.");
+    }
     kept &=
         check(
             checks,
@@ -118,6 +128,13 @@ public record MountAnswer(
             + ".");
     return new MountAnswer(
         cross, naive, wedge, answer(job, cross, onDie, borne, kept, notation), checks, kept);
+  }
+
+  /** What the seat bears: as the person says, else as is usual for it; empty if nobody knows. */
+  private static OptionalDouble seatLimit(Job job) {
+    return job.mounting().socketNewtons() != null
+        ? OptionalDouble.of(job.mounting().socketNewtons())
+        : job.chip().seat().mostNewtons();
   }
 
   private static boolean inside(List<Patch> tops, PlateSeat end) {

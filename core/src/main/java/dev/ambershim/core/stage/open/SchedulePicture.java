@@ -29,6 +29,9 @@ public final class SchedulePicture {
   private static final double LANE = 24;
   private static final double CUT = 34;
 
+  /** A time of day is about so wide. */
+  private static final double NAME = 34;
+
   /** Stretches of nothing but waiting beyond this are cut short, minutes. */
   private static final double LONGEST_IDLE = 25;
 
@@ -198,7 +201,8 @@ public final class SchedulePicture {
         begins = true;
         continue;
       }
-      if (begins && stretch.x() - last > 56) {
+      boolean room = stretch.x() < width - RIGHT - NAME;
+      if (begins && room && stretch.x() - last > 56) {
         Instant at = schedule.begin().plusSeconds(Math.round(stretch.from() * 60));
         LocalDate date = at.atZone(zone).toLocalDate();
         pen.line(stretch.x(), TOP + 14, stretch.x(), bottom + 4, Tone.GRID, 1);

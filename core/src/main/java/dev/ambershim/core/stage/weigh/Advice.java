@@ -4,11 +4,13 @@ import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
+import dev.ambershim.core.physics.assembly.CoolantBalance;
 import dev.ambershim.core.plan.OptionKind;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * One sentence of advice. An option is worth a thought when its gain reaches the difference that
@@ -87,6 +89,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
           "Inner joint and cooler cannot be told apart by what was read"
               + narrower(further, notation));
     }
+    balance(question, notation).ifPresent(reasons::add);
     Finding finding =
         new Finding(
             "weigh.advice",
@@ -96,6 +99,23 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
             advised.map(OptionForecast::gain),
             advised.map(a -> a.finding().working()).orElse(rule(question)));
     return new Advice(finding, reasons, advised.map(a -> a.option().kind()));
+  }
+
+  /** Whether coolant and chip tell the same heat, where flow and warming are known. */
+  private static Optional<String> balance(Question question, Notation notation) {
+    OptionalDouble carried = question.now().cooler().carriedWatts();
+    if (carried.isEmpty()) {
+      return Optional.empty();
+    }
+    String by =
+        "The coolant carries "
+            + notation.text(carried.getAsDouble(), Unit.WATT)
+            + " by flow and warming";
+    String chip = notation.text(question.heatWatts(), Unit.WATT);
+    return Optional.of(
+        CoolantBalance.agrees(carried.getAsDouble(), question.heatWatts())
+            ? by + ", which fits the chip's " + chip + "."
+            : by + ", but the chip's power is " + chip + ": check both readings.");
   }
 
   private static Optional<OptionForecast> best(List<OptionForecast> worth, boolean opens) {

@@ -194,4 +194,46 @@ class WeighAcrossTest {
           .isEqualTo(metric.options().get(i).gainKelvin());
     }
   }
+
+  /** Coolant and chip tell the same heat, or the advice says that they do not. */
+  @Test
+  void theCoolantChecksThePower() {
+    StartingPoint point = StartingPoint.WORKSTATION_CHIPLETS_SOLDER;
+    Cooler loop = point.usualCooler().withFlowLitresPerHour(120.0);
+    for (double warms : new double[] {2.0, 0.8}) {
+      Situation now = new Situation(point.chip("x"), loop.withWarmsKelvin(warms), point.asBought());
+      Weighing w = Solved.weigh(question(now, 280, 22), WhatIf.AS_IT_IS);
+      assertThat(w.reasons())
+          .anyMatch(r -> r.contains(warms > 1 ? "fits the chip's" : "check both readings"));
+    }
+  }
+
+  /**
+   * What sits in the base spreads; what lies beyond does not. So of two coolers of one resistance
+   * the one with less in its base keeps a small bare die cooler under the plate.
+   */
+  @Test
+  void whatLiesBeyondTheBaseHasNoPartInSpreading() {
+    StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
+    Build bare = new Build(false, 0, point.asBought().inner(), Joint.usual(Filling.PASTE));
+    Cooler fins = CoolerClass.BOXED.usual("c", 3.5).withResistanceKelvinPerWatt(0.2);
+    Cooler tower =
+        new Cooler(
+            "c",
+            fins.widthMillimetres(),
+            fins.depthMillimetres(),
+            fins.thicknessMillimetres(),
+            fins.material(),
+            0.2,
+            CoolerClass.AIR_TOWER,
+            fins.finWidthMillimetres(),
+            fins.finDepthMillimetres(),
+            3.5);
+    double all =
+        Solved.of(new Situation(point.chip("x"), fins, bare)).meanKelvinPerWatt(new double[4]);
+    double part =
+        Solved.of(new Situation(point.chip("x"), tower, bare)).meanKelvinPerWatt(new double[4]);
+    assertThat(part).isLessThan(all);
+    assertThat(part).isGreaterThan(0.2);
+  }
 }

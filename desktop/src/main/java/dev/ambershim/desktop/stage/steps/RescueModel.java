@@ -123,7 +123,8 @@ final class RescueModel {
     Rescue rescue = Rescue.of(accident);
     List<String> lines = new ArrayList<>();
     if (asked.answers().isEmpty()) {
-      rescue.stop().forEach(s -> lines.add("Stop: " + s));
+      String stop = String.join(" ", rescue.stop());
+      lines.add(stop.startsWith("Stop") ? stop : "Stop. " + stop);
       rescue.caution().ifPresent(c -> lines.add("Caution. " + c.words()));
     }
     Node node = rescue.at(asked.answers());

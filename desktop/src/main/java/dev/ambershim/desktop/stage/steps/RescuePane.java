@@ -35,6 +35,5 @@ final class RescuePane extends VBox {
                   : line.startsWith("■") ? "bench-check" : "bench-body";
       getChildren().add(Labels.wrapped(line, style));
     }
-    getChildren().add(Labels.wrapped(shown.keys(), "bench-keys"));
   }
 }

@@ -118,7 +118,12 @@ public final class StepsView implements StepsScreen {
         .addListener(
             (o, was, is) -> {
               show(step, is == null);
-              show(keyLine, is == null);
+              show(side, is == null);
+              if (is == null) {
+                refresh();
+              } else {
+                keyLine.setText(is.keys());
+              }
             });
     words.getStyleClass().add("bench-words");
     ScrollPane scroll = new ScrollPane(words);
@@ -260,7 +265,9 @@ public final class StepsView implements StepsScreen {
     if (why.isVisible()) {
       fillWhy(now);
     }
-    keyLine.setText(keyLine(now));
+    if (!model.rescue().isOpen()) {
+      keyLine.setText(keyLine(now));
+    }
     refreshState();
   }
 
