@@ -2,6 +2,7 @@ package dev.ambershim.core.runs.judging;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.assembly.Room;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -17,8 +18,11 @@ final class EqualLoad {
   /** Power may differ by this share before the runs stop being of one load; common practice. */
   static final double POWER_SHARE = 0.10;
 
-  /** Power that differs by less is not worth a correction. */
-  static final double POWER_NOISE = 0.03;
+  /** Power that differs by less is corrected as well, but not worth a word. */
+  private static final double POWER_WORD = 0.005;
+
+  /** Without the room a rise cannot be corrected; more than this is no equal load then. */
+  private static final double POWER_UNCORRECTED = 0.03;
 
   /** Clock may differ by this share where there is no power to go by; common practice. */
   private static final double CLOCK_SHARE = 0.02;
@@ -30,10 +34,16 @@ final class EqualLoad {
   /** Share of a correction that is left open: leakage and the pattern shift a little with power. */
   private static final double OPEN_SHARE = 0.2;
 
+  /** A shift of known size but not in the middle: the interval must hold zero and all of it. */
+  private static final double LEVEL_BY_HALF = 1.2;
+
   private final SideSummary a;
   private final SideSummary b;
   private final Notation notation;
   private final double powerShare;
+
+  /** Whether power differed and could not be corrected. */
+  private boolean uncorrected;
 
   /** Why the sides cannot be compared; empty if they can. */
   final List<String> obstacles = new ArrayList<>();
@@ -81,17 +91,25 @@ final class EqualLoad {
       obstacles.add("the chip drew " + watts);
       return 1;
     }
-    if (!(powerShare > POWER_NOISE)) {
+    if (Double.isNaN(powerShare)) {
       return 1;
     }
     if (!rooms) {
-      reasons.add(
-          "The chip drew "
-              + watts
-              + "; part of the change comes from that. Without the room it cannot be corrected.");
+      if (powerShare > POWER_UNCORRECTED) {
+        obstacles.add("the chip drew " + watts + ", and without the room that cannot be corrected");
+      } else if (powerShare > POWER_WORD) {
+        reasons.add(
+            "The chip drew "
+                + watts
+                + "; without the room that cannot be corrected, so it widens the interval.");
+      }
+      uncorrected = true;
       return 1;
     }
     double by = a.powerWatts() / b.powerWatts();
+    if (powerShare <= POWER_WORD) {
+      return by;
+    }
     reasons.add(
         "The chip drew "
             + watts
@@ -156,7 +174,13 @@ final class EqualLoad {
 
   /** What a correction leaves open, K, of a rise after. */
   double openKelvin(double riseAfter) {
-    return factor == 1 ? 0 : OPEN_SHARE * Math.abs((factor - 1) * riseAfter);
+    if (uncorrected) {
+      // All of it is open; a core temperature less a usual room is about the rise.
+      return Double.isNaN(powerShare)
+          ? 0
+          : LEVEL_BY_HALF * powerShare * Math.abs(riseAfter - Room.USUAL_CELSIUS);
+    }
+    return OPEN_SHARE * Math.abs((factor - 1) * riseAfter);
   }
 
   private String both(ToDoubleFunction<SideSummary> figure, Unit unit) {

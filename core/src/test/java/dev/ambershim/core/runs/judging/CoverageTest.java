@@ -3,6 +3,7 @@ package dev.ambershim.core.runs.judging;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.base.Notation;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -91,5 +92,37 @@ class CoverageTest {
       }
     }
     assertThat(wrong / (double) repeats).isLessThan(0.08);
+  }
+
+  /**
+   * Less power is no help: three mounts a side, that scatter by 0.3 K, and nothing else changed.
+   */
+  @ParameterizedTest
+  @CsvSource({"0", "0.01", "0.02", "0.028", "0.05", "0.09"})
+  void lessPowerIsNotTakenForHelp(double less) {
+    Random random = new Random(31);
+    int held = 0;
+    int claimed = 0;
+    int repeats = 200;
+    for (int r = 0; r < repeats; r++) {
+      List<MountedRun> before = new ArrayList<>();
+      List<MountedRun> after = new ArrayList<>();
+      for (int mount = 0; mount < 3; mount++) {
+        before.add(new MountedRun(side(0, random, 60_000 + 6L * r + mount), mount));
+        after.add(new MountedRun(side(less, random, 60_003 + 6L * r + mount), mount));
+      }
+      Comparison c = Comparison.of(before, after, new Judging(0, 0.3), Notation.METRIC);
+      held += c.interval().orElseThrow().contains(0) ? 1 : 0;
+      claimed += c.verdict() == Verdict.HELPED ? 1 : 0;
+    }
+    assertThat(held / (double) repeats).isBetween(0.91, 1.0);
+    assertThat(claimed / (double) repeats).isLessThan(0.06);
+  }
+
+  private static RunAnalysis side(double less, Random random, long seed) {
+    Synthetic run = new Synthetic();
+    run.watts = 160 * (1 - less);
+    run.riseKelvin = 50 * (1 - less) + 0.3 * random.nextGaussian();
+    return run.run("x", seed);
   }
 }
