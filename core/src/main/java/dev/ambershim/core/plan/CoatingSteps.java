@@ -45,13 +45,13 @@ final class CoatingSteps {
   /** The film on die and lid or plate; whatever the chip sits in already holds it. */
   static void film(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     if (work.filmedInSocket()) {
-      to.add(collar("Lay a collar around the chip", "the chip", CHIP, MACHINE));
+      to.add(collar("collar", "Lay a collar around the chip", "the chip", CHIP, MACHINE));
     }
     filmOnDie(to, work, doses, notation);
   }
 
-  private static StepDraft collar(String title, String what, Thing... things) {
-    return new StepDraft("collar", Phase.COAT, things)
+  private static StepDraft collar(String id, String title, String what, Thing... things) {
+    return new StepDraft(id, Phase.COAT, things)
         .title(title)
         .action(
             "Cut a window for "
@@ -257,7 +257,13 @@ final class CoatingSteps {
 
   static void filmOnLid(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
     to.add(
-        collar("Lay a collar around the lid", "the lid", MACHINE, CHIP, LID)
+        collar(
+                work.metalOnDie() ? "collar-top" : "collar",
+                "Lay a collar around the lid",
+                "the lid",
+                MACHINE,
+                CHIP,
+                LID)
             .change(ChipState.Change.COVERED));
     to.add(
         new StepDraft("film-top", Phase.COAT, CHIP, LID, BENCH)

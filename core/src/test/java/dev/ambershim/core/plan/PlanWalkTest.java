@@ -334,4 +334,23 @@ class PlanWalkTest {
     }
     assertThat(action).hasSizeLessThanOrEqualTo(240);
   }
+
+  /** Liquid metal inside and on the lid: both films, each with its collar, look and waste. */
+  @Test
+  void metalInsideAndOnTheLidAreBothFilmed() {
+    for (Way seal : List.of(Way.SEAL_NONE, Way.SEAL_CORNERS)) {
+      WorkCase one = Cases.of(Arrival.PASTED, OptionKind.METAL_UNGLUED, seal);
+      WorkCase both =
+          new WorkCase(
+              one.chip(),
+              one.cooler(),
+              one.before(),
+              one.after().withOuter(one.after().inner()),
+              Ways.USUAL.with(seal));
+      List<String> ids = ids(Plan.of(both));
+      assertThat(ids).doesNotHaveDuplicates();
+      assertThat(ids)
+          .containsSubsequence("film-die", "waste", "lid-on", "film-top", "waste-top", "mount");
+    }
+  }
 }

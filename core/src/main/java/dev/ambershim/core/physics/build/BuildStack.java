@@ -11,7 +11,6 @@ import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
-import dev.ambershim.core.physics.material.Material;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -54,7 +53,7 @@ public final class BuildStack {
     layers.add(
         StackLayer.solid(
                 Part.DIE,
-                Material.SILICON.likelyWattsPerMetreKelvin() * doubt.silicon(),
+                SiliconAt.likelyWattsPerMetreKelvin(cooler) * doubt.silicon(),
                 dies.get(0),
                 chip.highestDieMicrometres())
             .over(dies));

@@ -6,7 +6,6 @@ import dev.ambershim.core.physics.assembly.Cooler;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.conduction.CompositeWall;
 import dev.ambershim.core.physics.conduction.Spreading;
-import dev.ambershim.core.physics.material.Material;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -84,7 +83,7 @@ public record Ladder(List<Step> steps) {
     double siliconMetres = chip.highestDieMicrometres() * 1e-6;
     values[DIE] =
         CompositeWall.layerKelvinPerWatt(
-            siliconMetres, Material.SILICON.likelyWattsPerMetreKelvin() * doubt.silicon(), dieArea);
+            siliconMetres, SiliconAt.likelyWattsPerMetreKelvin(cooler) * doubt.silicon(), dieArea);
     double source = dieArea;
     if (build.lidOn()) {
       source = chip.lid().areaSquareMillimetres() * 1e-6;

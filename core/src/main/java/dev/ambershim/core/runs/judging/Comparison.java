@@ -89,7 +89,7 @@ public record Comparison(
     Changes changes = new Changes(first, second, rooms, equal.factor, judging.remountKelvin());
     Difference difference = changes.of(Figure.RISE);
     Interval interval = difference.interval(LEVEL, equal.openKelvin(changes.after(Figure.RISE)));
-    Verdict verdict = judge(interval, judging.careKelvin());
+    Verdict verdict = judge(interval, difference.change(), judging.careKelvin());
     String fan = equal.fanAgainst(verdict);
     reasons.addAll(equal.reasons);
     if (!fan.isEmpty()) {
@@ -103,8 +103,12 @@ public record Comparison(
     reasons.add(difference.words());
     reasons.add(mounts(difference, notation));
     if (verdict == Verdict.TOO_SMALL) {
+      boolean within =
+          interval.low() > -judging.careKelvin() && interval.high() < judging.careKelvin();
       reasons.add(
-          "The whole interval lies within the "
+          (within
+                  ? "The whole interval lies within the "
+                  : "It changed, but likely by less than the ")
               + notation.text(judging.careKelvin(), Unit.KELVIN)
               + " that you care about.");
     }
@@ -229,14 +233,20 @@ public record Comparison(
         + ")";
   }
 
-  private static Verdict judge(Interval interval, double care) {
-    if (interval.low() > -care && interval.high() < care) {
+  /**
+   * Helped or hurt only where the interval is beyond zero and the likely change is beyond what the
+   * person cares about.
+   */
+  private static Verdict judge(Interval interval, double change, double care) {
+    boolean changed = interval.high() < 0 || interval.low() > 0;
+    boolean within = interval.low() > -care && interval.high() < care;
+    if (within || (changed && Math.abs(change) < care)) {
       return Verdict.TOO_SMALL;
     }
-    if (interval.high() < 0) {
-      return Verdict.HELPED;
+    if (!changed) {
+      return Verdict.CANNOT_TELL;
     }
-    return interval.low() > 0 ? Verdict.HURT : Verdict.CANNOT_TELL;
+    return change < 0 ? Verdict.HELPED : Verdict.HURT;
   }
 
   private static String sentence(

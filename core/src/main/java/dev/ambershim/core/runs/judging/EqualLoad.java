@@ -34,6 +34,11 @@ final class EqualLoad {
   /** Share of a correction that is left open: leakage and the pattern shift a little with power. */
   private static final double OPEN_SHARE = 0.2;
 
+  /** Standard error of a room that was read off a thermometer and typed; common practice. */
+  private static final double TYPED_ROOM_KELVIN = 0.3;
+
+  private static final double NINETEEN_OF_TWENTY = 1.96;
+
   /** A shift of known size but not in the middle: the interval must hold zero and all of it. */
   private static final double LEVEL_BY_HALF = 1.2;
 
@@ -41,6 +46,9 @@ final class EqualLoad {
   private final SideSummary b;
   private final Notation notation;
   private final double powerShare;
+
+  /** Sides whose room was typed. */
+  private final int typedSides;
 
   /** Whether power differed and could not be corrected. */
   private boolean uncorrected;
@@ -75,6 +83,7 @@ final class EqualLoad {
     if (counts > 1) {
       obstacles.add("they do not have the same count of core temperatures");
     }
+    typedSides = typed(before) + typed(after);
     factor = power(rooms);
     clockAndVoltage();
     if (Math.abs(b.conditions().loadPercent() - a.conditions().loadPercent()) > LOAD_POINTS) {
@@ -83,6 +92,10 @@ final class EqualLoad {
     fanTurned =
         turns("fan", s -> s.conditions().fanTurnsPerMinute())
             + turns("pump", s -> s.conditions().pumpTurnsPerMinute());
+  }
+
+  private static int typed(List<RunAnalysis> side) {
+    return side.stream().anyMatch(RunAnalysis::roomTyped) ? 1 : 0;
   }
 
   private double power(boolean rooms) {
@@ -111,11 +124,9 @@ final class EqualLoad {
       return by;
     }
     reasons.add(
-        "The chip drew "
+        "Power was "
             + watts
-            + "; rises after are brought to the power before, times "
-            + notation.fixed(by, 3)
-            + ". As measured the change is "
+            + "; rises after are brought to the power before. As measured: "
             + notation.text(b.riseKelvin() - a.riseKelvin(), Unit.KELVIN)
             + ".");
     return by;
@@ -180,7 +191,8 @@ final class EqualLoad {
           ? 0
           : LEVEL_BY_HALF * powerShare * Math.abs(riseAfter - Room.USUAL_CELSIUS);
     }
-    return OPEN_SHARE * Math.abs((factor - 1) * riseAfter);
+    double correction = OPEN_SHARE * Math.abs((factor - 1) * riseAfter);
+    return Math.hypot(correction, NINETEEN_OF_TWENTY * TYPED_ROOM_KELVIN * Math.sqrt(typedSides));
   }
 
   private String both(ToDoubleFunction<SideSummary> figure, Unit unit) {

@@ -22,6 +22,7 @@ import java.util.Optional;
  * @param packageCelsius package temperature
  * @param coreCelsius each core's mean
  * @param roomCelsius room air
+ * @param roomTyped whether that was typed by a person and not logged
  * @param riseKelvin mean over cores less room
  * @param powerWatts chip power
  * @param clockMegahertz mean clock
@@ -51,6 +52,7 @@ public record RunAnalysis(
     double packageCelsius,
     List<Double> coreCelsius,
     double roomCelsius,
+    boolean roomTyped,
     double riseKelvin,
     double powerWatts,
     double clockMegahertz,
@@ -134,6 +136,7 @@ public record RunAnalysis(
         packageCelsius,
         coreCelsius,
         roomCelsius,
+        roomTyped,
         riseKelvin,
         powerWatts,
         clockMegahertz,

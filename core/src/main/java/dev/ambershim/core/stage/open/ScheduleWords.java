@@ -72,7 +72,7 @@ public final class ScheduleWords {
         + moment(schedule.medianEnd())
         + ", or by "
         + moment(schedule.cautiousEnd())
-        + " in nine cases of ten: "
+        + " in nine cases of ten. That is "
         + work
         + ".";
   }

@@ -72,6 +72,21 @@ class ComparisonTest {
     assertThat(c.reasons()).anyMatch(r -> r.contains("2.0 K that you care about"));
   }
 
+  /** A change that is there for sure, but likely below what counts, is no help. */
+  @Test
+  void helpedNeedsALikelyChangeThatCounts() {
+    Comparison c =
+        Comparison.of(
+            MountedRun.ofOneMount(List.of(made(50).run("b", 3))),
+            MountedRun.ofOneMount(List.of(made(49.2).run("a", 4))),
+            new Judging(1, 0.1),
+            Notation.METRIC);
+    assertThat(c.interval().orElseThrow().high()).isNegative();
+    assertThat(c.interval().orElseThrow().low()).isLessThan(-1);
+    assertThat(c.verdict()).isEqualTo(Verdict.TOO_SMALL);
+    assertThat(c.reasons()).anyMatch(r -> r.startsWith("It changed, but likely by less"));
+  }
+
   @Test
   void cannotTell() {
     Synthetic noisy = made(50);
@@ -276,7 +291,7 @@ class ComparisonTest {
     more.watts = 172;
     Comparison c = compare(made(50), more, 1);
     assertThat(c.changeKelvin()).isCloseTo(40 * 160 / 172.0 - 50, within(0.4));
-    assertThat(c.reasons()).anyMatch(r -> r.contains("As measured the change is"));
+    assertThat(c.reasons()).anyMatch(r -> r.contains("As measured: "));
     // A fifth of the 2.8 K correction stays open.
     assertThat(c.interval().orElseThrow().width() / 2).isGreaterThan(0.55);
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import dev.ambershim.core.base.Notation;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -124,5 +125,34 @@ class CoverageTest {
     run.watts = 160 * (1 - less);
     run.riseKelvin = 50 * (1 - less) + 0.3 * random.nextGaussian();
     return run.run("x", seed);
+  }
+
+  /** A room that was read off a thermometer of 0.3 K is not known to better than that. */
+  @Test
+  void aTypedRoomIsNotTakenAsExact() {
+    Random random = new Random(77);
+    int held = 0;
+    int told = 0;
+    int repeats = 300;
+    for (int r = 0; r < repeats; r++) {
+      Comparison c =
+          Comparison.of(
+              MountedRun.ofOneMount(List.of(typed(random, 90_000 + 2L * r))),
+              MountedRun.ofOneMount(List.of(typed(random, 90_001 + 2L * r))),
+              new Judging(0, 0),
+              Notation.METRIC);
+      told += c.interval().isPresent() ? 1 : 0;
+      held += c.interval().filter(i -> i.contains(0)).isPresent() ? 1 : 0;
+    }
+    assertThat(told).isGreaterThan((int) (0.97 * repeats));
+    assertThat(held / (double) told).isBetween(0.92, 0.985);
+  }
+
+  private static RunAnalysis typed(Random random, long seed) {
+    Synthetic run = new Synthetic();
+    run.withRoom = false;
+    run.roomDrift = 0;
+    double read = run.room + 0.3 * random.nextGaussian();
+    return RunAnalyser.analyse(run.log("x", seed), OptionalDouble.of(read));
   }
 }

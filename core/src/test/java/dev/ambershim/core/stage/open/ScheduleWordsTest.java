@@ -51,7 +51,7 @@ class ScheduleWordsTest {
     double hands = QUICK.hands().likely();
     assertThat(said(QUICK, WorkLog.EMPTY))
         .endsWith(
-            "in nine cases of ten: "
+            "in nine cases of ten. That is "
                 + QUICK.steps().size()
                 + " steps, "
                 + Notation.minutes(hands)
