@@ -120,14 +120,23 @@ public record MountAnswer(
         "Tightening each screw fully in turn would tilt the plate by "
             + notation.fixed(naive.mostTiltDegrees(), 2)
             + "° and load an edge with "
-            + notation.text(naive.worst().seat().peakMegapascals(), Unit.MEGAPASCAL)
-            + "; crosswise in your steps it is "
+            + about(naive.worst().seat().peakMegapascals(), notation)
+            + "; crosswise in steps it is "
             + notation.fixed(cross.mostTiltDegrees(), 2)
             + "° and "
-            + notation.text(cross.worst().seat().peakMegapascals(), Unit.MEGAPASCAL)
+            + about(cross.worst().seat().peakMegapascals(), notation)
             + ".");
     return new MountAnswer(
         cross, naive, wedge, answer(job, cross, onDie, borne, kept, notation), checks, kept);
+  }
+
+  /** Stiffness is common practice, so a pressure that hangs on it has one digit. */
+  private static String about(double megapascals, Notation notation) {
+    double place = Math.pow(10, Math.floor(Math.log10(Math.max(megapascals, 1e-3))));
+    return "about "
+        + notation.editable(Math.round(megapascals / place) * place, Unit.MEGAPASCAL)
+        + " "
+        + notation.symbol(Unit.MEGAPASCAL);
   }
 
   /** What the seat bears: as the person says, else as is usual for it; empty if nobody knows. */
