@@ -124,9 +124,9 @@ final class EqualLoad {
       return by;
     }
     reasons.add(
-        "Power was "
+        "Power: "
             + watts
-            + "; rises after are brought to the power before. As measured: "
+            + "; rises are brought to the power before. As measured: "
             + notation.text(b.riseKelvin() - a.riseKelvin(), Unit.KELVIN)
             + ".");
     return by;
