@@ -114,6 +114,7 @@ public record Job(
         .after(point.afterwards())
         .heatWatts(point.heatWatts())
         .careKelvin(USUAL_CARE_KELVIN)
+        .mounting(MountTerms.usualOn(point.chip(title).seat()))
         .runs(List.of())
         .build();
   }

@@ -116,7 +116,7 @@ public final class MountFigures {
         new Range(1, 5000),
         MountTerms::socketNewtons,
         MountTerms::withSocketNewtons,
-        MountTerms::socket);
+        t -> null);
     add(
         "lidMegapascals",
         "lid may bear",

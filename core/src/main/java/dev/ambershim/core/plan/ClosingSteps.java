@@ -85,22 +85,31 @@ final class ClosingSteps {
       to.add(chipIn(work, CHIP, MACHINE));
     }
     innerFilling(to, work, doses, notation);
+    boolean clamped = work.chip().seat() == Seat.CLAMP;
     to.add(
         new StepDraft("lid-on", Phase.CLOSE, CHIP, LID, MACHINE)
-            .title("Lay the lid on, and clamp it")
+            .title(clamped ? "Lay the lid on, and clamp it" : "Lay the lid on")
             .action(
                 "Take the collar off. Lower the lid straight down, mark to mark, without sliding."
-                    + " Hold it with one finger in the middle and close the clamp over it.")
-            .reason("Nothing but clamp and cooler holds it; slid, it smears what lies on the die.")
-            .look("Line and dot meet. The lid did not move when the clamp closed.")
-            .wrong("It moved", "the clamp pulled it", "open, lift it straight up, look, again")
+                    + (clamped
+                        ? " Hold it with one finger in the middle and close the clamp over it."
+                        : " It lies loose until the cooler holds it: do not touch it again."))
+            .reason("Nothing but pressure holds it; slid, it smears what lies on the die.")
+            .look(
+                clamped
+                    ? "Line and dot meet. The lid did not move when the clamp closed."
+                    : "Line and dot meet.")
+            .wrong("It moved", "it was pulled or knocked", "lift it straight up, look, again")
             .minutes(2, 4, 8)
             .caution(Caution.BARE_DIE)
             .sketch(Sketch.ORIENTATION)
             .risk(work.metalRisk())
             .change(ChipState.Change.LID_ON)
             .atOnce()
-            .hold("Is the lid on, mark to mark, and clamped?"));
+            .hold(
+                clamped
+                    ? "Is the lid on, mark to mark, and clamped?"
+                    : "Is the lid on, mark to mark?"));
   }
 
   private static void glued(List<StepDraft> to, WorkCase work, Doses doses, Notation notation) {
@@ -159,13 +168,17 @@ final class ClosingSteps {
         new StepDraft("press", Phase.CLOSE, CHIP, LID, BENCH)
             .title("Press, and let it cure")
             .action(
-                "Put the chip in a press or under a clamp with soft jaws, about "
+                (work.fixed()
+                        ? "Lay the board flat. Set a weight on the middle of the lid only, about "
+                        : "Put the chip in a press or under a clamp with soft jaws, about ")
                     + notation.text(closing.press(), Unit.NEWTON)
-                    + " on the middle of the lid only, as a hand presses. Leave it lying flat.")
+                    + (work.fixed()
+                        ? ", so that it cannot tip. Leave it alone."
+                        : " on the middle of the lid only, as a hand presses. Leave it lying flat."))
             .reason("The glue must set while the lid is as low as it will ever be.")
             .look("The lid does not wander while you tighten. Nothing shows at the rim.")
             .wrong("Filling shows at the rim", "too much inside", "open it now, clean, again")
-            .tools("clamp with soft jaws")
+            .tools(work.fixed() ? "a weight that stands by itself" : "clamp with soft jaws")
             .minutes(2, 4, 8)
             .wait(
                 EARLY * doses.cure().handlingMinutes(),
@@ -177,7 +190,9 @@ final class ClosingSteps {
             .risk(work.metalRisk())
             .atOnce()
             .hold("Has a dab of the same glue, laid beside it, set all through?"));
-    to.add(chipIn(work, CHIP, LID, MACHINE));
+    if (!work.fixed()) {
+      to.add(chipIn(work, CHIP, LID, MACHINE));
+    }
   }
 
   private static StepDraft chipIn(WorkCase work, Thing... things) {

@@ -56,10 +56,10 @@ final class CoatingSteps {
         .action(
             "Cut a window for "
                 + what
-                + " into paper or tape and cover socket and board around it.")
-        .reason("A drop that rolls off lands in the socket.")
+                + " into paper or tape and cover all of the board around it.")
+        .reason("A drop that rolls off lands where it shorts something.")
         .look("No gap between collar and " + what + ".")
-        .wrong("It shifts", "it is not stuck", "tape it to the socket's frame")
+        .wrong("It shifts", "it is not stuck", "tape it down at all four sides")
         .needs(Supply.MASKING_TAPE, 40)
         .minutes(3, 6, 12)
         .hold("Is the board covered up to " + what + "?");

@@ -25,6 +25,7 @@ import dev.ambershim.core.physics.fit.Chain;
 import dev.ambershim.core.physics.fit.Top;
 import dev.ambershim.core.physics.fit.TopKind;
 import dev.ambershim.core.physics.material.Material;
+import dev.ambershim.core.physics.mounting.ScrewForce;
 import dev.ambershim.core.physics.spread.BondLine;
 import dev.ambershim.core.physics.spread.PastePattern;
 import java.util.ArrayList;
@@ -65,7 +66,7 @@ public record Doses(
    * its bond line. By the program's own flow of a dot over dies of 10 to 30 mm it takes so much of
    * what the bond line holds, times the die's length by its width to a power.
    */
-  private static final double DIE_PASTE_LOSS = 2.0;
+  private static final double DIE_PASTE_LOSS = 2.2;
 
   private static final double DIE_PASTE_LENGTH = 1.35;
 
@@ -81,9 +82,6 @@ public record Doses(
   private static final double UNKNOWN_PART_MILLIMETRES = 1.5;
 
   private static final double HOTTEST_CELSIUS = 95;
-
-  /** Four fingers of a cooler press with so much, by common practice. */
-  private static final double USUAL_NEWTONS = 160;
 
   /** A usual part near a die, where none was measured, µm. */
   private static final double PART_MICROMETRES = 400;
@@ -423,7 +421,9 @@ public record Doses(
             ? work.chip().dieAreaSquareMillimetres()
             : work.chip().lid().areaSquareMillimetres();
     double line =
-        BondLine.metres(work.terms().paste().kind().yieldPascal(), USUAL_NEWTONS / (area * 1e-6));
+        BondLine.metres(
+            work.terms().paste().kind().yieldPascal(),
+            ScrewForce.ofAll(work.terms().mounting()) / (area * 1e-6));
     return area
         * line
         * 1000

@@ -184,8 +184,8 @@ final class MachineSteps {
         new StepDraft("pads-print", Phase.MEASURE, MACHINE, CHIP, PLATE)
             .title("Does the die touch before the pads?")
             .action(
-                "A dab of paste on the die. Set the plate down, screws crosswise to their stops, and"
-                    + " lift it again. The print on the die must be thin to its corners.")
+                "A dab of paste on the die. Set the plate down, screws to their stops, lift it again. The"
+                    + " print must be thin to the die's corners. Wipe both clean with alcohol.")
             .reason("Pads must not hold the plate off the die; you see it only on a print.")
             .look("A thin even print over all of the die. Pads are pressed, too.")
             .wrong("The print is thick", "a pad holds the plate off", "a thinner pad, or putty")
@@ -209,7 +209,7 @@ final class MachineSteps {
                 "The plate must come down by "
                     + down
                     + ". Fit shorter standoffs, or longer screws and softer springs, as the mount"
-                    + " allows. Try it over the empty socket.")
+                    + " allows. Try it with nothing under the plate.")
             .reason("On standoffs made for the lid the plate hangs above the die.")
             .look("The plate can go lower than the die by a few tenths, and still be pressed.")
             .wrong("The screws bottom out", "they are too long", "shorter ones, or washers")

@@ -201,14 +201,20 @@ final class OpeningSteps {
         new StepDraft("lift", Phase.OPEN, CHIP, LID)
             .title("Lift the lid straight up")
             .action(
-                "Take the chip out of the tool. Hold it by its edges and lift the lid straight up"
-                    + " with the other hand. Lay it down inside up.")
+                (work.opener() == Way.BLADE ? "" : "Take the chip out of the tool. ")
+                    + (work.fixed()
+                        ? "Take the lid by two edges and lift it straight up, level."
+                        : "Hold the chip by its edges and lift the lid straight up with the other"
+                            + " hand.")
+                    + " Lay it down inside up.")
             .reason("The lid's rim is lower than the parts beside the die: tilted, it knocks them.")
             .look("It comes without force.")
             .wrong(
                 "It still holds",
                 "sealant or solder holds at one place",
-                "back into the tool, from the other side; never pry it up")
+                work.opener() == Way.BLADE
+                    ? "cut there once more, flat; never pry it up"
+                    : "back into the tool, from the other side; never pry it up")
             .minutes(1, 2, 5)
             .risk(work.several() ? Step.OPEN_SEVERAL : work.openRisk())
             .change(ChipState.Change.LID_OFF));

@@ -52,7 +52,9 @@ final class ProvingSteps {
             .wait(25, 35, 60, "the run settles", "how long coolant and case take to warm through")
             .record("rise, spread, clock, voltage, power, room air")
             .holdReading("Did the run settle without a fault?", "rise, K"));
-    MachineSteps.dryOut(to, work);
+    if (!work.settingsOnly()) {
+      MachineSteps.dryOut(to, work);
+    }
     to.add(
         new StepDraft("note-next", Phase.TIDY, MACHINE)
             .title("Note when to look again")
@@ -81,8 +83,12 @@ final class ProvingSteps {
             .caution(Caution.MAINS)
             .wrong(
                 "The chip is not detected, nothing starts",
-                "a contact, the chip turned, or a short",
-                "power off; take it out, look at marks, contacts and for metal; try again");
+                work.fixed()
+                    ? "a cable, the battery, or a short"
+                    : "a contact, the chip turned, or a short",
+                work.fixed()
+                    ? "power off; look at every plug and ribbon, and for metal; see Rescue (M)"
+                    : "power off; take it out, look at marks, contacts and for metal; try again");
     if (work.liftsChip()) {
       step.wrong(
           "Memory or a slot is missing",

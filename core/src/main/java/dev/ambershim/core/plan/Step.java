@@ -13,6 +13,7 @@ public enum Step {
   METAL_BARE("liquid metal, nothing covered", Odds::metalBare),
   MOUNT_FRAME("cold plate on a bare die, with a frame", Odds::mountFrame),
   MOUNT_BARE("cold plate on a bare die, without a frame", Odds::mountBare),
+  MOUNT_MADE("cold plate on a bare die that it was made for", Odds::mountFrame),
   LAP_DIE("lapping a die", Odds::lapDie);
 
   private final String words;
@@ -31,6 +32,11 @@ public enum Step {
   /** Whether it is the opening of a lid. */
   public boolean opens() {
     return this == OPEN_TOOL || this == OPEN_BLADE || this == OPEN_SOLDER || this == OPEN_SEVERAL;
+  }
+
+  /** Whether a cold plate is set on bare silicon. */
+  public boolean mountsOnDie() {
+    return this == MOUNT_FRAME || this == MOUNT_BARE || this == MOUNT_MADE;
   }
 
   /** Chance of ruin by a table, in percent. */

@@ -234,9 +234,12 @@ public record WorkCase(
     return option() == OptionKind.BARE_LAPPED;
   }
 
-  /** How the lid comes off; solder cannot be cut. */
+  /** How the lid comes off; solder cannot be cut, and no tool holds a chip on its board. */
   public Way opener() {
-    return soldered() ? Way.VICE_TOOL : ways.of(School.OPENER);
+    if (soldered()) {
+      return Way.VICE_TOOL;
+    }
+    return fixed() ? Way.BLADE : ways.of(School.OPENER);
   }
 
   /** How the lid is held afterwards. */
@@ -254,7 +257,7 @@ public record WorkCase(
   }
 
   /** The risk of opening. */
-  Step openRisk() {
+  public Step openRisk() {
     if (soldered()) {
       return Step.OPEN_SOLDER;
     }
@@ -267,8 +270,11 @@ public record WorkCase(
   }
 
   /** The risk of mounting on the die. */
-  Step mountRisk() {
-    return fixed() || ways.takes(Way.REST_NEITHER) ? Step.MOUNT_BARE : Step.MOUNT_FRAME;
+  public Step mountRisk() {
+    if (fixed()) {
+      return Step.MOUNT_MADE;
+    }
+    return ways.takes(Way.REST_NEITHER) ? Step.MOUNT_BARE : Step.MOUNT_FRAME;
   }
 
   /** How chip and lid come to the bench. */
@@ -279,7 +285,7 @@ public record WorkCase(
   /** Whether a school has a say in this case. */
   public boolean asks(School school) {
     return switch (school) {
-      case OPENER -> takesLidOff() && !soldered();
+      case OPENER -> takesLidOff() && !soldered() && !fixed();
       case TOOL -> takesLidOff() && opener() == Way.VICE_TOOL;
       case NEAR -> metalOnDie();
       case COVER -> metalOnDie() && !ways.takes(Way.NO_PARTS);

@@ -3,6 +3,7 @@ package dev.ambershim.core.plan;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.assembly.Joint;
+import dev.ambershim.core.physics.assembly.Seat;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.material.Filling;
 
@@ -29,6 +30,7 @@ public final class Cases {
     CONSOLE_METAL(StartingPoint.CONSOLE_BARE_DIE, "console, liquid metal"),
     CARD(StartingPoint.CARD_BARE_DIE, "card, paste"),
     CARD_METAL(StartingPoint.CARD_BARE_DIE, "card, liquid metal"),
+    LID_ON_BOARD(StartingPoint.DESKTOP_ONE_DIE_PASTE, "console, lid on paste"),
     COLD(StartingPoint.EXTREME_COLD_SOLDER, "desktop under an extreme-cold pot");
 
     private final StartingPoint point;
@@ -52,7 +54,11 @@ public final class Cases {
     }
 
     boolean fixed() {
-      return point.chip("x").seat().soldered();
+      return seat().soldered();
+    }
+
+    private Seat seat() {
+      return this == LID_ON_BOARD ? Seat.BOARD : point.chip("x").seat();
     }
 
     private Build build() {
@@ -90,7 +96,7 @@ public final class Cases {
       picks = picks.with(way);
     }
     return new WorkCase(
-        arrival.point.chip("Sedge Q4"),
+        arrival.point.chip("Sedge Q4").withSeat(arrival.seat()),
         arrival.point.usualCooler().kind() == CoolerClass.OTHER
             ? CoolerClass.LARGE_LOOP.usual("loop", 3.5)
             : arrival.point.usualCooler(),

@@ -353,4 +353,35 @@ class PlanWalkTest {
           .containsSubsequence("film-die", "waste", "lid-on", "film-top", "waste-top", "mount");
     }
   }
+
+  /** No tool holds a chip on its board: its lid is cut, and the glue cures under a weight. */
+  @Test
+  void aLidOnABoardIsCutAndNeverCarried() {
+    Plan plan = plan(Arrival.LID_ON_BOARD, OptionKind.METAL_GLUED, Way.VICE_TOOL);
+    assertThat(ids(plan))
+        .containsSubsequence(
+            "battery-off",
+            "board-cover",
+            "cut",
+            "lift",
+            "film-die",
+            "waste",
+            "lid-on",
+            "press",
+            "mount",
+            "case-close");
+    assertThat(ids(plan)).doesNotContain("seat", "shear", "tool");
+    assertThat(step(plan, "press").action()).contains("weight");
+    for (PlanStep step : plan.steps()) {
+      assertThat(step.action() + step.wrong()).as(step.id()).doesNotContain("the tool");
+    }
+    Plan loose = plan(Arrival.LID_ON_BOARD, OptionKind.METAL_UNGLUED);
+    assertThat(step(loose, "lid-on").action()).doesNotContain("clamp");
+  }
+
+  @Test
+  void settingsUnderAColdPotDoNotDryOutTheBoard() {
+    assertThat(ids(plan(Arrival.COLD, OptionKind.LOWER_VOLTAGE)))
+        .doesNotContain("dry-out", "insulate");
+  }
 }

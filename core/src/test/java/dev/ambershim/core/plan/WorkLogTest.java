@@ -170,7 +170,12 @@ class WorkLogTest {
     Need paste = PLAN.step("paste").orElseThrow().needs().stream().findFirst().orElseThrow();
     assertThat(paste.amount())
         .isCloseTo(
-            30.5 * 30.5 * 0.131 * Math.pow(110 / (160 / 30.5 / 30.5 * 1e6), 0.166) * 2.6e-3 * 1.4,
+            30.5
+                * 30.5
+                * 0.131
+                * Math.pow(110 / (4 * 12 * 3.4 / 30.5 / 30.5 * 1e6), 0.166)
+                * 2.6e-3
+                * 1.4,
             within(1e-9));
   }
 

@@ -16,6 +16,7 @@ import dev.ambershim.core.plan.Plan;
 import dev.ambershim.core.plan.WorkCase;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.model.Preview;
 import dev.ambershim.desktop.widget.FieldRow;
 import dev.ambershim.desktop.widget.Labels;
@@ -38,6 +39,10 @@ import javafx.scene.layout.VBox;
 /** The section, always in sight, and what is known of the layer that is picked in it. */
 final class SectionPane extends VBox {
   private final JobModel model;
+
+  /** The latest plan; made here only while the one that is worked out beside is not there yet. */
+  private Plan plan;
+
   private final PictureView picture = new PictureView();
   private final VBox editor = new VBox(7);
   private final Label gap = Labels.wrapped("", "hint");
@@ -214,7 +219,14 @@ final class SectionPane extends VBox {
     if (!atWork || job.work().done().isEmpty()) {
       return null;
     }
-    return Plan.of(work).state(job.work().done());
+    Outlook outlook = model.workbench().outlookProperty().get();
+    if (outlook != null && outlook.plan().work().equals(work)) {
+      plan = outlook.plan();
+    }
+    if (plan == null || !plan.work().equals(work)) {
+      plan = Plan.of(work);
+    }
+    return plan.state(job.work().done());
   }
 
   /** The boxes to type in follow a moment after the picture. */

@@ -1,8 +1,10 @@
 package dev.ambershim.core.physics.mounting;
 
+import dev.ambershim.core.physics.assembly.Seat;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * How the cooler is screwed down. What is not said stays empty and is taken as usual; all usual
@@ -108,9 +110,31 @@ public record MountTerms(
     return or(increment, 0.5);
   }
 
-  /** Limit of the socket, N. */
-  public double socket() {
-    return or(socketNewtons, 250);
+  /** What a seat bears, N: as said, else as is usual for it; empty where nobody knows. */
+  public OptionalDouble bears(Seat seat) {
+    return socketNewtons == null ? seat.mostNewtons() : OptionalDouble.of(socketNewtons);
+  }
+
+  /**
+   * Usual screws and springs on a seat: a laptop's stand closer together and press far less than a
+   * desktop cooler's; common practice.
+   */
+  public static MountTerms usualOn(Seat seat) {
+    return switch (seat) {
+      case BOARD ->
+          USUAL
+              .withAcrossMillimetres(52.0)
+              .withAlongMillimetres(52.0)
+              .withThreadMillimetres(2.0)
+              .withSqueezeMillimetres(1.2);
+      case CARD ->
+          USUAL
+              .withAcrossMillimetres(62.0)
+              .withAlongMillimetres(62.0)
+              .withThreadMillimetres(2.5)
+              .withSqueezeMillimetres(2.4);
+      default -> USUAL;
+    };
   }
 
   /** Limit of a lid, MPa. */

@@ -41,8 +41,7 @@ final class Changes {
     for (Figure figure : Figure.values()) {
       boolean known = has(before, figure) && has(after, figure);
       if (known && (figure != Figure.RESISTANCE || rooms)) {
-        double open = figure == Figure.RESISTANCE ? 0 : equal.openKelvin(after(figure));
-        result.add(change(figure.words(), figure, r -> r.figure(figure, rooms), of(figure), open));
+        result.add(change(figure.words(), figure, r -> r.figure(figure, rooms), of(figure), equal));
       }
     }
     return result;
@@ -55,8 +54,7 @@ final class Changes {
       int core = c;
       Function<RunAnalysis, BatchMeans> figure = r -> r.core(core, rooms);
       Difference difference = Difference.between(before, after, figure, remount);
-      double open = equal.openKelvin(mean(after, figure));
-      result.add(change("core " + c, Figure.RISE, figure, difference, open));
+      result.add(change("core " + c, Figure.RISE, figure, difference, equal));
     }
     return result;
   }
@@ -66,14 +64,15 @@ final class Changes {
       Figure figure,
       Function<RunAnalysis, BatchMeans> of,
       Difference difference,
-      double open) {
+      EqualLoad equal) {
+    double then = mean(after, of);
     return new FigureChange(
         name,
         figure,
         mean(before, of),
-        mean(after, of),
+        then,
         difference.change(),
-        difference.interval(Comparison.LEVEL, open));
+        difference.interval(Comparison.LEVEL, equal.open(figure, then), equal.shift(figure, then)));
   }
 
   private static boolean has(List<MountedRun> runs, Figure figure) {

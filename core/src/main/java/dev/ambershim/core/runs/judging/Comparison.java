@@ -88,7 +88,9 @@ public record Comparison(
     }
     Changes changes = new Changes(first, second, rooms, equal.factor, judging.remountKelvin());
     Difference difference = changes.of(Figure.RISE);
-    Interval interval = difference.interval(LEVEL, equal.openKelvin(changes.after(Figure.RISE)));
+    double rise = changes.after(Figure.RISE);
+    Interval interval =
+        difference.interval(LEVEL, equal.open(Figure.RISE, rise), equal.shift(Figure.RISE, rise));
     Verdict verdict = judge(interval, difference.change(), judging.careKelvin());
     String fan = equal.fanAgainst(verdict);
     reasons.addAll(equal.reasons);

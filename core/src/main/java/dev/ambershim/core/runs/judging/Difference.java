@@ -100,10 +100,15 @@ record Difference(
             : "Noise is taken from within the runs.");
   }
 
-  /** The interval of the change; what a correction leaves open widens it. */
-  Interval interval(double level, double more) {
+  /**
+   * The interval of the change.
+   *
+   * @param more half-width of what else is in doubt, independent of the noise
+   * @param shift a bias of unknown side that was not corrected, at most
+   */
+  Interval interval(double level, double more, double shift) {
     double half = standardError * BatchMeans.quantile(degreesOfFreedom, level);
-    return Interval.around(change, Math.hypot(half, more), level);
+    return Interval.around(change, Math.hypot(half, more) + shift, level);
   }
 
   /** One side's sums. */

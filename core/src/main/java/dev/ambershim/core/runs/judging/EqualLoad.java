@@ -39,9 +39,6 @@ final class EqualLoad {
 
   private static final double NINETEEN_OF_TWENTY = 1.96;
 
-  /** A shift of known size but not in the middle: the interval must hold zero and all of it. */
-  private static final double LEVEL_BY_HALF = 1.2;
-
   private final SideSummary a;
   private final SideSummary b;
   private final Notation notation;
@@ -183,16 +180,41 @@ final class EqualLoad {
     return "fan or pump did not run alike, and what that does to the rise is not in the logs";
   }
 
-  /** What a correction leaves open, K, of a rise after. */
-  double openKelvin(double riseAfter) {
-    if (uncorrected) {
-      // All of it is open; a core temperature less a usual room is about the rise.
-      return Double.isNaN(powerShare)
-          ? 0
-          : LEVEL_BY_HALF * powerShare * Math.abs(riseAfter - Room.USUAL_CELSIUS);
+  /**
+   * What the conditions leave open of a figure, as the half-width of its interval: part of the
+   * correction of power, and a typed room's own error.
+   *
+   * @param after the figure after the work
+   */
+  double open(Figure figure, double after) {
+    if (figure == Figure.RESISTANCE) {
+      // By power already, so nothing was corrected; the room counts in it all the same.
+      return typedRoom() / a.powerWatts();
     }
-    double correction = OPEN_SHARE * Math.abs((factor - 1) * riseAfter);
-    return Math.hypot(correction, NINETEEN_OF_TWENTY * TYPED_ROOM_KELVIN * Math.sqrt(typedSides));
+    double correction = OPEN_SHARE * Math.abs((factor - 1) * after);
+    return overRoom(figure) ? Math.hypot(correction, typedRoom()) : correction;
+  }
+
+  /**
+   * How far a figure may have moved because power differed and could not be corrected: all of it
+   * lies to one side, so it widens the interval by itself.
+   *
+   * @param after the figure after the work
+   */
+  double shift(Figure figure, double after) {
+    if (!uncorrected || Double.isNaN(powerShare) || figure == Figure.RESISTANCE) {
+      return 0;
+    }
+    return powerShare * Math.abs(overRoom(figure) ? after - Room.USUAL_CELSIUS : after);
+  }
+
+  /** Whether a figure counts from the room, where that is known. */
+  private static boolean overRoom(Figure figure) {
+    return figure == Figure.RISE || figure == Figure.HOTTEST || figure == Figure.PACKAGE;
+  }
+
+  private double typedRoom() {
+    return NINETEEN_OF_TWENTY * TYPED_ROOM_KELVIN * Math.sqrt(typedSides);
   }
 
   private String both(ToDoubleFunction<SideSummary> figure, Unit unit) {

@@ -81,7 +81,7 @@ public record MountAnswer(
             : Optional.empty();
     List<String> checks = new ArrayList<>();
     boolean kept = true;
-    OptionalDouble seat = seatLimit(job);
+    OptionalDouble seat = terms.bears(job.chip().seat());
     if (seat.isPresent()) {
       kept =
           check(
@@ -137,13 +137,6 @@ public record MountAnswer(
         + notation.editable(Math.round(megapascals / place) * place, Unit.MEGAPASCAL)
         + " "
         + notation.symbol(Unit.MEGAPASCAL);
-  }
-
-  /** What the seat bears: as the person says, else as is usual for it; empty if nobody knows. */
-  private static OptionalDouble seatLimit(Job job) {
-    return job.mounting().socketNewtons() != null
-        ? OptionalDouble.of(job.mounting().socketNewtons())
-        : job.chip().seat().mostNewtons();
   }
 
   private static boolean inside(List<Patch> tops, PlateSeat end) {

@@ -147,7 +147,7 @@ public record CoatAnswer(
     Optional<Drop> most = main.mostDrop();
     if (main.fits()) {
       sentence
-          .append(" Under ")
+          .append(doses.films().size() > 1 ? " On " + main.place().name() + ", under " : " Under ")
           .append(size(main.leastDrop(), most, notation))
           .append(" it goes dry in one case of ten; ");
       sentence.append(

@@ -80,7 +80,7 @@ public record Option(
           "Liquid metal conducts, creeps and eats aluminium: gloves and eye protection, and follow"
               + " its label.");
     }
-    if (steps.contains(Step.MOUNT_FRAME) || steps.contains(Step.MOUNT_BARE)) {
+    if (steps.stream().anyMatch(Step::mountsOnDie)) {
       all.add("Force on bare silicon in small even turns.");
     }
     if (steps.contains(Step.LAP_DIE) || kind.laps()) {

@@ -188,7 +188,7 @@ final class OptionList {
         0,
         2,
         24,
-        lidOff());
+        lidOff().or(this::onBoard));
   }
 
   private Option slower(OptionKind kind, String how, double power, double lost, double hours) {
@@ -302,6 +302,7 @@ final class OptionList {
         hands + solderHours(),
         wait,
         lidOff()
+            .or(this::onBoard)
             .or(this::frozen)
             .or(() -> aluminium(false))
             .or(() -> reasons.stream().findFirst()));
@@ -345,7 +346,10 @@ final class OptionList {
         0,
         (copper ? 2.5 : 4.5) + solderHours(),
         24,
-        lidOff().or(this::frozen).or(() -> copper ? Optional.empty() : aluminium(false)));
+        lidOff()
+            .or(this::onBoard)
+            .or(this::frozen)
+            .or(() -> copper ? Optional.empty() : aluminium(false)));
   }
 
   private Option bare(OptionKind kind) {
@@ -374,7 +378,8 @@ final class OptionList {
         0,
         (lapped ? 5.5 : 3) + (build.lidOn() ? solderHours() : 0),
         1,
-        frozen()
+        onBoard()
+            .or(this::frozen)
             .or(this::plateAluminium)
             .or(this::notCovered)
             .or(this::outOfReach)
@@ -392,6 +397,13 @@ final class OptionList {
     return kind == OptionKind.BARE_LAPPED
         ? "Open it, clean it, lap the die flat, and set the cold plate on it with a film."
         : "Open it, clean it, and set the cold plate on the die with a liquid-metal film.";
+  }
+
+  /** Nothing shears solder where no tool can hold the chip. */
+  private Optional<String> onBoard() {
+    return build.lidOn() && soldered() && chip.seat().soldered()
+        ? Optional.of("A soldered lid cannot be sheared off while the chip is on its board.")
+        : Optional.empty();
   }
 
   /** Liquid metal is solid far below zero, and cracks. */
@@ -491,8 +503,13 @@ final class OptionList {
     return soldered() ? 1.5 : 0;
   }
 
+  /** Whether a blade opens it: as one likes, and always on a board; solder cannot be cut. */
+  private boolean blade() {
+    return !soldered() && (terms.blade() || chip.seat().soldered());
+  }
+
   private double openCoins() {
-    return terms.blade() && !soldered() ? 0 : terms.toolCoins();
+    return blade() ? 0 : terms.toolCoins();
   }
 
   private Step metalStep() {
@@ -500,7 +517,10 @@ final class OptionList {
   }
 
   private Step mount() {
-    return terms.frame() && !chip.seat().soldered() ? Step.MOUNT_FRAME : Step.MOUNT_BARE;
+    if (chip.seat().soldered()) {
+      return Step.MOUNT_MADE;
+    }
+    return terms.frame() ? Step.MOUNT_FRAME : Step.MOUNT_BARE;
   }
 
   private List<Step> opening(Step then) {
@@ -514,7 +534,7 @@ final class OptionList {
     if (soldered()) {
       steps.add(Step.OPEN_SOLDER);
     } else {
-      steps.add(terms.blade() ? Step.OPEN_BLADE : Step.OPEN_TOOL);
+      steps.add(blade() ? Step.OPEN_BLADE : Step.OPEN_TOOL);
     }
     if (chip.dies().size() > 1) {
       steps.add(Step.OPEN_SEVERAL);

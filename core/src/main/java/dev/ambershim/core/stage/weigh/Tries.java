@@ -10,6 +10,7 @@ import dev.ambershim.core.plan.Plan;
 import dev.ambershim.core.plan.PlanStep;
 import dev.ambershim.core.plan.Step;
 import dev.ambershim.core.plan.StepEntry;
+import dev.ambershim.core.plan.WorkCase;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -82,15 +83,12 @@ public final class Tries {
   static List<Step> steps(Job job) {
     Build from = job.before();
     Build to = job.after();
+    WorkCase work = job.workCase();
     List<Step> steps = new ArrayList<>();
     boolean opened = from.lidOn() && (!to.lidOn() || !to.inner().equals(from.inner()));
     boolean solder = from.inner().filling() == Filling.SOLDER;
     if (opened) {
-      if (solder) {
-        steps.add(Step.OPEN_SOLDER);
-      } else {
-        steps.add(job.terms().blade() ? Step.OPEN_BLADE : Step.OPEN_TOOL);
-      }
+      steps.add(work.openRisk());
       if (job.chip().dies().size() > 1) {
         steps.add(Step.OPEN_SEVERAL);
       }
@@ -105,7 +103,7 @@ public final class Tries {
       steps.add(job.terms().guard() ? Step.METAL_GUARDED : Step.METAL_BARE);
     }
     if (!to.lidOn() && !to.equals(from)) {
-      steps.add(job.terms().frame() ? Step.MOUNT_FRAME : Step.MOUNT_BARE);
+      steps.add(work.mountRisk());
     }
     return steps;
   }

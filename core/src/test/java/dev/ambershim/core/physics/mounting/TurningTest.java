@@ -3,6 +3,7 @@ package dev.ambershim.core.physics.mounting;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.ambershim.core.physics.assembly.Seat;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.spread.BondLine;
 import java.util.List;
@@ -157,7 +158,7 @@ class TurningTest {
     assertThat(own.rate()).isEqualTo(20);
     assertThat(own.extra(0)).isEqualTo(0.5);
     assertThat(own.extra(3)).isZero();
-    assertThat(own.socket()).isEqualTo(300);
+    assertThat(own.bears(Seat.BOARD)).hasValue(300);
     assertThat(own.lid()).isEqualTo(0.8);
     assertThat(own.die()).isEqualTo(2);
     assertThat(own.edge()).isEqualTo(8);

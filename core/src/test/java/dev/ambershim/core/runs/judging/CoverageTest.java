@@ -127,6 +127,38 @@ class CoverageTest {
     return run.run("x", seed);
   }
 
+  /** The same where nobody knows the room: nothing is corrected, and nothing is claimed. */
+  @ParameterizedTest
+  @CsvSource({"0", "0.01", "0.028"})
+  void withoutTheRoomLessPowerIsNotTakenForHelpEither(double less) {
+    Random random = new Random(32);
+    int held = 0;
+    int claimed = 0;
+    int repeats = 200;
+    for (int r = 0; r < repeats; r++) {
+      List<MountedRun> before = new ArrayList<>();
+      List<MountedRun> after = new ArrayList<>();
+      for (int mount = 0; mount < 3; mount++) {
+        before.add(new MountedRun(roomless(0, random, 70_000 + 6L * r + mount), mount));
+        after.add(new MountedRun(roomless(less, random, 70_003 + 6L * r + mount), mount));
+      }
+      Comparison c = Comparison.of(before, after, new Judging(0, 0.3), Notation.METRIC);
+      held += c.interval().filter(i -> i.contains(0)).isPresent() ? 1 : 0;
+      claimed += c.verdict() == Verdict.HELPED ? 1 : 0;
+    }
+    assertThat(held / (double) repeats).isBetween(0.9, 1.0);
+    assertThat(claimed / (double) repeats).isLessThan(0.06);
+  }
+
+  private static RunAnalysis roomless(double less, Random random, long seed) {
+    Synthetic run = new Synthetic();
+    run.withRoom = false;
+    run.roomDrift = 0;
+    run.watts = 160 * (1 - less);
+    run.riseKelvin = 50 * (1 - less) + 0.3 * random.nextGaussian();
+    return run.run("x", seed);
+  }
+
   /** A room that was read off a thermometer of 0.3 K is not known to better than that. */
   @Test
   void aTypedRoomIsNotTakenAsExact() {

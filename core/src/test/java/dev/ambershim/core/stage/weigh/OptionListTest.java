@@ -8,6 +8,7 @@ import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Cooler;
 import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.assembly.Joint;
+import dev.ambershim.core.physics.assembly.Seat;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.material.Filling;
@@ -113,6 +114,33 @@ class OptionListTest {
               || option.situation().build().outer().filling() == Filling.LIQUID_METAL;
       assertThat(option.possible() && metal).as(option.kind().name()).isFalse();
     }
+  }
+
+  /**
+   * No tool shears solder on a board, and setting a laptop's plate back is what it was made for.
+   */
+  @Test
+  void onABoardSolderStaysAndTheOddsAreTheMakers() {
+    StartingPoint soldered = StartingPoint.DESKTOP_ONE_DIE_SOLDER;
+    Situation lid =
+        new Situation(
+            soldered.chip("x").withSeat(Seat.BOARD),
+            StartingPoint.LAPTOP_BARE_DIE.usualCooler(),
+            soldered.asBought());
+    for (Option option : OptionList.of(lid, CAREFUL, Notation.METRIC)) {
+      assertThat(option.possible() && option.opens()).as(option.kind().name()).isFalse();
+    }
+    StartingPoint pasted = StartingPoint.DESKTOP_ONE_DIE_PASTE;
+    Situation cut =
+        new Situation(
+            pasted.chip("x").withSeat(Seat.BOARD),
+            StartingPoint.LAPTOP_BARE_DIE.usualCooler(),
+            pasted.asBought());
+    assertThat(option(cut, OptionKind.METAL_GLUED, CAREFUL).steps()).contains(Step.OPEN_BLADE);
+    StartingPoint laptop = StartingPoint.LAPTOP_BARE_DIE;
+    Situation bare = new Situation(laptop.chip("x"), laptop.usualCooler(), laptop.asBought());
+    assertThat(option(bare, OptionKind.FRESH_PASTE, CAREFUL).steps())
+        .containsExactly(Step.MOUNT_MADE);
   }
 
   @Test
