@@ -118,6 +118,13 @@ class SolveCommandTest {
   }
 
   @Test
+  void anEmptyFileIsSaidToBeEmpty() throws IOException {
+    Outcome done = solve("");
+    assertThat(done.code()).isEqualTo(2);
+    assertThat(done.err()).contains("empty").contains("ambershim/stack-1");
+  }
+
+  @Test
   void followsAPowerTable() throws IOException {
     String level =
         CASE.replace(

@@ -44,6 +44,13 @@ public final class StackJson {
 
   private StackCase stack(JsonNode node) {
     String format = node.path("format").asText("");
+    if (format.isEmpty()) {
+      throw problem(
+          "stack.version",
+          "format",
+          "The file is empty, or does not say its format.",
+          "Begin it with \"format\": \"" + FORMAT + "\".");
+    }
     if (!format.equals(FORMAT)) {
       throw problem(
           "stack.version",

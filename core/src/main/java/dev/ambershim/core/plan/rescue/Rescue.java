@@ -25,7 +25,24 @@ public record Rescue(Accident accident, Optional<Caution> caution, List<String> 
 
   /** The way out of a mishap. */
   public static Rescue of(Accident accident) {
-    return Rescues.of(accident);
+    return switch (accident) {
+      case PART_OFF -> DamageRescues.partOff();
+      case SUBSTRATE_CUT -> DamageRescues.substrateCut();
+      case DIE_CHIPPED -> DamageRescues.dieChipped();
+      case DIE_SCRATCHED -> DamageRescues.dieScratched();
+      case METAL_SPILLED_OFF -> SpillRescues.spilledOff();
+      case METAL_SPILLED_ON -> SpillRescues.spilledOn();
+      case METAL_RAN -> SpillRescues.metalRan();
+      case PINS_BENT -> DamageRescues.pinsBent();
+      case PASTE_IN_SOCKET -> SpillRescues.pasteInSocket();
+      case NO_START -> StartRescues.noStart();
+      case MEMORY_CODE -> StartRescues.memoryCode();
+      case CHIP_CODE -> StartRescues.chipCode();
+      case HOT_AT_ONCE -> StartRescues.hotAtOnce();
+      case CHIP_STUCK -> DamageRescues.chipStuck();
+      case SCREW_STRIPPED -> DamageRescues.screwStripped();
+      case LID_DROPPED -> DamageRescues.lidDropped();
+    };
   }
 
   /** Where one stands after some answers, yes or no; answers beyond an end are not used. */

@@ -6,7 +6,6 @@ import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Cooler;
 import dev.ambershim.core.physics.assembly.CoolerClass;
-import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.Lid;
 import dev.ambershim.core.physics.build.Situation;
@@ -23,11 +22,6 @@ import java.util.Optional;
 
 /** All options for a chip as it is now, the impossible ones with their reason. */
 final class OptionList {
-  /** What lapping takes off a die, and what must be left of it, by common practice. */
-  private static final double DIE_LAPPED_MICROMETRES = 120;
-
-  private static final double DIE_LEFT_MICROMETRES = 400;
-
   /** A flat lid made to measure is somewhat thicker, by common practice. */
   private static final double THICKER_LID_MILLIMETRES = 0.5;
 
@@ -46,6 +40,7 @@ final class OptionList {
   private final Terms terms;
   private final Notation notation;
   private final double metal;
+  private final Barred barred;
 
   private OptionList(Situation now, Terms terms, Notation notation) {
     this.now = now;
@@ -54,6 +49,7 @@ final class OptionList {
     this.build = now.build();
     this.terms = terms;
     this.notation = notation;
+    this.barred = new Barred(now, notation);
     this.metal =
         terms.advertised() ? PriorTable.METAL_ADVERTISED.likely() : PriorTable.METAL.likely();
   }
@@ -188,7 +184,7 @@ final class OptionList {
         0,
         2,
         24,
-        lidOff().or(this::onBoard));
+        barred.lidOff().or(barred::onBoard));
   }
 
   private Option slower(OptionKind kind, String how, double power, double lost, double hours) {
@@ -223,7 +219,7 @@ final class OptionList {
         0,
         1,
         0,
-        lidOff().or(this::frozen).or(() -> aluminium(build.lidOn())));
+        barred.lidOff().or(barred::frozen).or(() -> barred.aluminium(build.lidOn())));
   }
 
   private Option betterCooler() {
@@ -231,7 +227,7 @@ final class OptionList {
     Cooler better = next.usual(next.words(), cooler.reachMillimetres());
     Joint paste = Joint.usual(Filling.PASTE);
     boolean none = better.resistanceKelvinPerWatt() > 0.93 * cooler.resistanceKelvinPerWatt();
-    Optional<String> barred =
+    Optional<String> why =
         cooler.kind().builtIn()
             ? Optional.of("This cooler is built into its machine: no other kind fits.")
             : cooler.kind() == CoolerClass.COLD_POT
@@ -252,7 +248,7 @@ final class OptionList {
         0,
         1.5,
         0,
-        barred);
+        why);
   }
 
   private static CoolerClass next(Cooler cooler) {
@@ -301,10 +297,11 @@ final class OptionList {
         0,
         hands + solderHours(),
         wait,
-        lidOff()
-            .or(this::onBoard)
-            .or(this::frozen)
-            .or(() -> aluminium(false))
+        barred
+            .lidOff()
+            .or(barred::onBoard)
+            .or(barred::frozen)
+            .or(() -> barred.aluminium(false))
             .or(() -> reasons.stream().findFirst()));
   }
 
@@ -346,15 +343,16 @@ final class OptionList {
         0,
         (copper ? 2.5 : 4.5) + solderHours(),
         24,
-        lidOff()
-            .or(this::onBoard)
-            .or(this::frozen)
-            .or(() -> copper ? Optional.empty() : aluminium(false)));
+        barred
+            .lidOff()
+            .or(barred::onBoard)
+            .or(barred::frozen)
+            .or(() -> copper ? Optional.empty() : barred.aluminium(false)));
   }
 
   private Option bare(OptionKind kind) {
     boolean lapped = kind == OptionKind.BARE_LAPPED;
-    Chip then = lapped ? withDiesLower(DIE_LAPPED_MICROMETRES) : chip;
+    Chip then = lapped ? withDiesLower(Barred.DIE_LAPPED_MICROMETRES) : chip;
     double thick = lapped ? PriorTable.FILM_LAPPED.likely() : PriorTable.FILM.likely();
     List<Step> steps = build.lidOn() ? opening(metalStep()) : new ArrayList<>(List.of(metalStep()));
     steps.add(mount());
@@ -378,12 +376,13 @@ final class OptionList {
         0,
         (lapped ? 5.5 : 3) + (build.lidOn() ? solderHours() : 0),
         1,
-        onBoard()
-            .or(this::frozen)
-            .or(this::plateAluminium)
-            .or(this::notCovered)
-            .or(this::outOfReach)
-            .or(() -> lapped ? tooThin() : Optional.empty()));
+        barred
+            .onBoard()
+            .or(barred::frozen)
+            .or(barred::plateAluminium)
+            .or(barred::notCovered)
+            .or(barred::outOfReach)
+            .or(() -> lapped ? barred.tooThin() : Optional.empty()));
   }
 
   private String bareWords(OptionKind kind) {
@@ -397,83 +396,6 @@ final class OptionList {
     return kind == OptionKind.BARE_LAPPED
         ? "Open it, clean it, lap the die flat, and set the cold plate on it with a film."
         : "Open it, clean it, and set the cold plate on the die with a liquid-metal film.";
-  }
-
-  /** Nothing shears solder where no tool can hold the chip. */
-  private Optional<String> onBoard() {
-    return build.lidOn() && soldered() && chip.seat().soldered()
-        ? Optional.of("A soldered lid cannot be sheared off while the chip is on its board.")
-        : Optional.empty();
-  }
-
-  /** Liquid metal is solid far below zero, and cracks. */
-  private Optional<String> frozen() {
-    return cooler.kind() == CoolerClass.COLD_POT
-        ? Optional.of("Liquid metal freezes under an extreme-cold pot, and lets go.")
-        : Optional.empty();
-  }
-
-  private Optional<String> lidOff() {
-    return build.lidOn()
-        ? Optional.empty()
-        : Optional.of("The lid is off; this is for a chip with its lid on.");
-  }
-
-  private Optional<String> aluminium(boolean outside) {
-    if (chip.lid().material() == Material.ALUMINIUM) {
-      return Optional.of("The lid is aluminium: liquid metal eats it.");
-    }
-    return outside ? plateAluminium() : Optional.empty();
-  }
-
-  private Optional<String> plateAluminium() {
-    return cooler.material() == Material.ALUMINIUM
-        ? Optional.of("The cold plate is aluminium: liquid metal eats it.")
-        : Optional.empty();
-  }
-
-  private Optional<String> notCovered() {
-    for (Die die : chip.dies()) {
-      boolean wide =
-          Math.abs(die.xMillimetres()) + die.widthMillimetres() / 2 > cooler.widthMillimetres() / 2;
-      boolean deep =
-          Math.abs(die.yMillimetres()) + die.depthMillimetres() / 2 > cooler.depthMillimetres() / 2;
-      if (wide || deep) {
-        return Optional.of("The cold plate does not reach over all of " + die.name() + ".");
-      }
-    }
-    return Optional.empty();
-  }
-
-  private Optional<String> outOfReach() {
-    if (!build.lidOn()) {
-      return Optional.empty();
-    }
-    double down =
-        chip.lid().thicknessMillimetres()
-            + chip.lid().cavityMillimetres()
-            + (build.glueMicrometres() - chip.highestDieMicrometres()) / 1000;
-    if (down <= cooler.reachMillimetres()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        "The cold plate would have to come down "
-            + notation.text(down, Unit.MILLIMETRE)
-            + "; its mount allows "
-            + notation.text(cooler.reachMillimetres(), Unit.MILLIMETRE)
-            + ".");
-  }
-
-  private Optional<String> tooThin() {
-    double left =
-        chip.dies().stream().mapToDouble(Die::heightMicrometres).min().orElseThrow()
-            - DIE_LAPPED_MICROMETRES;
-    return left >= DIE_LEFT_MICROMETRES
-        ? Optional.empty()
-        : Optional.of(
-            "Too little silicon: lapping would leave "
-                + notation.text(left, Unit.MICROMETRE)
-                + ".");
   }
 
   private Joint film(double micrometres) {

@@ -2,10 +2,17 @@ package dev.ambershim.desktop.stage.steps;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Job;
 import dev.ambershim.core.plan.Accident;
 import dev.ambershim.core.plan.Mishap;
+import dev.ambershim.core.plan.Plan;
+import dev.ambershim.core.plan.PlanStep;
+import dev.ambershim.core.plan.WorkLog;
 import dev.ambershim.core.plan.rescue.Node;
 import dev.ambershim.core.plan.rescue.Rescue;
+import dev.ambershim.core.stage.Lesson;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Outlook;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -16,10 +23,12 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 final class RescueModel {
   private static final List<Accident> KINDS = List.of(Accident.values());
 
+  private final JobModel shell;
   private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
-  private List<Mishap> before = List.of();
-  private double chipCoins;
-  private Notation notation = Notation.METRIC;
+
+  RescueModel(JobModel shell) {
+    this.shell = shell;
+  }
 
   /**
    * What is asked.
@@ -40,17 +49,74 @@ final class RescueModel {
    */
   record Shown(Asked asked, String head, List<String> lines, String keys, Optional<Node.End> end) {}
 
-  /**
-   * Begins with the question what happened.
-   *
-   * @param mishaps of all jobs
-   * @param chip what the chip would cost anew
-   */
-  void open(List<Mishap> mishaps, double chip, Notation how) {
-    before = List.copyOf(mishaps);
-    chipCoins = chip;
-    notation = how;
+  /** Begins with the question what happened. */
+  void open() {
     show(new Asked(Optional.empty(), List.of()));
+  }
+
+  /** Mishaps of all jobs. */
+  private List<Mishap> before() {
+    Outlook outlook = shell.workbench().outlookProperty().get();
+    return outlook == null ? List.of() : outlook.lessons().stream().map(Lesson::mishap).toList();
+  }
+
+  /**
+   * Keeps how a mishap ended, and what of the plan is open again, in one edit.
+   *
+   * @param now the step on the bench
+   * @return what to say; empty if the way has not ended or nothing may be kept
+   */
+  Optional<String> end(StepsModel.Shown now) {
+    Asked asked = shown.get().asked();
+    Optional<Node.End> ended = shown.get().end();
+    if (ended.isEmpty() || shell.readOnly()) {
+      return Optional.empty();
+    }
+    Accident accident = asked.accident().orElseThrow();
+    Node.End end = ended.get();
+    PlanStep on = Rescue.goesOn(now.plan(), end, now.step());
+    boolean lost = end.harm() == Mishap.Harm.LOST;
+    close();
+    Mishap mishap =
+        new Mishap(accident.words(), end.harm(), "", now.step().risk().orElse(null), accident);
+    shell.edit(
+        "rescue: " + accident.words(),
+        job -> lost ? told(job, now, mishap) : goesOn(told(job, now, mishap), now.plan(), on));
+    return Optional.of(
+        lost
+            ? "Kept. Weigh and the odds learn from it."
+            : on.id().equals(now.step().id())
+                ? "Kept. The plan goes on here."
+                : "Kept. The plan goes on from here: what followed is open again.");
+  }
+
+  /** Records a mishap that has no way out of its own; empty if nothing may be kept. */
+  Optional<String> note(StepsModel.Shown now, String what, Mishap.Harm harm, String lesson) {
+    if (shell.readOnly()) {
+      return Optional.empty();
+    }
+    Mishap mishap = new Mishap(what, harm, lesson, now.step().risk().orElse(null));
+    shell.edit("mishap: " + now.step().title(), job -> told(job, now, mishap));
+    return Optional.of(
+        now.step().risk().isPresent()
+            ? "Recorded. It counts in the odds and among the lessons."
+            : "Recorded among the lessons. No odds of Weigh are about this step.");
+  }
+
+  /** A job that knows of a mishap; a chip that is lost ends up in the odds. */
+  private static Job told(Job job, StepsModel.Shown now, Mishap mishap) {
+    PlanStep step = now.step();
+    Job told = job.withWork(job.work().with(step.id(), e -> e.withMishap(mishap)));
+    boolean lost = mishap.harm() == Mishap.Harm.LOST && step.risk().isPresent();
+    return lost && job.ruinedAt() == null ? told.ruined(step.risk().get()) : told;
+  }
+
+  private Job goesOn(Job job, Plan plan, PlanStep on) {
+    WorkLog log = job.work();
+    for (String id : plan.from(on.id())) {
+      log = log.entry(id).done() ? log.reopened(id) : log;
+    }
+    return job.withWork(log.goingTo(on.id(), shell.workbench().now()));
   }
 
   void close() {
@@ -145,9 +211,12 @@ final class RescueModel {
             + end.harm().words()
             + (end.minutes() > 0 ? "; about " + Notation.minutes(end.minutes()) + "." : ".")
             + " The chip anew would cost "
-            + notation.text(chipCoins, Unit.COIN)
+            + shell
+                .notationProperty()
+                .get()
+                .text(shell.jobProperty().get().terms().chipCoins(), Unit.COIN)
             + ".");
-    lines.add(Rescue.record(accident, before));
+    lines.add(Rescue.record(accident, before()));
     return new Shown(
         asked,
         "Rescue: " + accident.words(),

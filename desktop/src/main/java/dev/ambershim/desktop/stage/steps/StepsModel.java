@@ -4,7 +4,6 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.dosing.Bar;
-import dev.ambershim.core.plan.Accident;
 import dev.ambershim.core.plan.ChipState;
 import dev.ambershim.core.plan.Evidence;
 import dev.ambershim.core.plan.Kit;
@@ -20,8 +19,6 @@ import dev.ambershim.core.plan.Use;
 import dev.ambershim.core.plan.Wait;
 import dev.ambershim.core.plan.WorkCase;
 import dev.ambershim.core.plan.WorkLog;
-import dev.ambershim.core.plan.rescue.Node;
-import dev.ambershim.core.plan.rescue.Rescue;
 import dev.ambershim.core.stage.Lesson;
 import dev.ambershim.core.stage.close.FirstStart;
 import dev.ambershim.core.stage.open.ScheduleWords;
@@ -52,7 +49,7 @@ public final class StepsModel {
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
   private final ReadOnlyObjectWrapper<List<String>> expected =
       new ReadOnlyObjectWrapper<>(List.of());
-  private final RescueModel rescue = new RescueModel();
+  private final RescueModel rescue;
   private WorkCase expectedFor;
   private String visited = "";
   private boolean active;
@@ -94,6 +91,7 @@ public final class StepsModel {
   StepsModel(JobModel shell) {
     this.shell = shell;
     this.bench = shell.workbench();
+    rescue = new RescueModel(shell);
     shell.jobProperty().addListener((o, was, is) -> refresh());
     bench.outlookProperty().addListener((o, was, is) -> refresh());
     shell.notationProperty().addListener((o, was, is) -> refresh());
@@ -437,29 +435,9 @@ public final class StepsModel {
     said.set("Passed without its check; the report says so.");
   }
 
-  /** Records a mishap; a chip that is lost ends up in the odds. */
+  /** Records a mishap that has no way out of its own. */
   void mishap(String what, Mishap.Harm harm, String lesson) {
-    PlanStep step = shown.get().step();
-    if (shell.readOnly()) {
-      return;
-    }
-    keep(new Mishap(what, harm, lesson, step.risk().orElse(null)));
-    said.set(
-        step.risk().isPresent()
-            ? "Recorded. It counts in the odds and among the lessons."
-            : "Recorded among the lessons. No odds of Weigh are about this step.");
-    refresh();
-  }
-
-  private void keep(Mishap mishap) {
-    PlanStep step = shown.get().step();
-    shell.edit(
-        "mishap: " + step.title(),
-        job -> {
-          Job told = job.withWork(job.work().with(step.id(), e -> e.withMishap(mishap)));
-          boolean lost = mishap.harm() == Mishap.Harm.LOST && step.risk().isPresent();
-          return lost && job.ruinedAt() == null ? told.ruined(step.risk().get()) : told;
-        });
+    tell(rescue.note(shown.get(), what, harm, lesson));
   }
 
   /** The way out of a mishap. */
@@ -467,46 +445,14 @@ public final class StepsModel {
     return rescue;
   }
 
-  /** Asks what happened. */
-  void openRescue() {
-    List<Mishap> before =
-        bench.outlookProperty().get() == null
-            ? List.of()
-            : bench.outlookProperty().get().lessons().stream().map(Lesson::mishap).toList();
-    rescue.open(
-        before, shell.jobProperty().get().terms().chipCoins(), shell.notationProperty().get());
-  }
-
   /** Keeps how a mishap ended; the plan goes on from where it says. */
   void endRescue() {
-    RescueModel.Shown at = rescue.shownProperty().get();
-    if (at.end().isEmpty() || shell.readOnly()) {
-      return;
-    }
-    Shown now = shown.get();
-    Accident accident = at.asked().accident().orElseThrow();
-    Node.End end = at.end().get();
-    PlanStep on = Rescue.goesOn(now.plan(), end, now.step());
-    rescue.close();
-    keep(new Mishap(accident.words(), end.harm(), "", now.step().risk().orElse(null), accident));
-    if (end.harm() != Mishap.Harm.LOST) {
-      edit(
-          "goes on from: " + on.title(),
-          log -> {
-            WorkLog then = log;
-            for (String id : now.plan().from(on.id())) {
-              then = log.entry(id).done() ? then.reopened(id) : then;
-            }
-            return then.goingTo(on.id(), bench.now());
-          });
-      visited = "";
-    }
-    said.set(
-        end.harm() == Mishap.Harm.LOST
-            ? "Kept. Weigh and the odds learn from it."
-            : on.id().equals(now.step().id())
-                ? "Kept. The plan goes on here."
-                : "Kept. The plan goes on from here: what followed is open again.");
+    visited = "";
+    tell(rescue.end(shown.get()));
+  }
+
+  private void tell(Optional<String> words) {
+    words.ifPresent(said::set);
     refresh();
   }
 

@@ -437,7 +437,7 @@ public final class StepsView implements StepsScreen {
         show(why, !why.isVisible());
         fillWhy(model.shownProperty().get());
       }
-      case MISHAP -> model.openRescue();
+      case MISHAP -> model.rescue().open();
       case PASS -> pass();
       case REOPEN -> model.reopen();
       case MUTE -> mute();
