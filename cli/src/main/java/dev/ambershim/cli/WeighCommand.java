@@ -178,7 +178,7 @@ final class WeighCommand implements Callable<Integer> {
         out.printf(
             Locale.ROOT,
             "%-33s not possible: %s%n",
-            f.option().kind().words(),
+            f.option().words(),
             f.option().impossible().orElseThrow());
         continue;
       }
@@ -189,7 +189,7 @@ final class WeighCommand implements Callable<Integer> {
               + "  %3.1f h + %2.0f h  risk %4.1f %%  %5.2f K/"
               + Notation.USUAL_CURRENCY
               + "%n",
-          f.option().kind().words(),
+          f.option().words(),
           f.gainKelvin(),
           f.gain().low(),
           f.gain().high(),

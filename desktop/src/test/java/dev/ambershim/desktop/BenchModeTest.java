@@ -281,9 +281,16 @@ class BenchModeTest extends DesktopTest {
     assertThat(text("bench-title")).isEqualTo("Seat and clamp the chip");
     assertThat(said()).startsWith("Done.");
     tap(KeyCode.W);
-    assertThat(
-            node("bench-why").lookupAll(".bench-detail").stream().map(n -> ((Label) n).getText()))
-        .anyMatch(t -> t.startsWith("Last time: slider touched the substrate (mended, Fennel F16"));
+    // Lessons come with the plan that is made anew beside the window's thread.
+    until(
+        "the lesson is told",
+        () ->
+            node("bench-why").lookupAll(".bench-detail").stream()
+                .map(n -> ((Label) n).getText())
+                .anyMatch(
+                    t ->
+                        t.startsWith(
+                            "Last time: slider touched the substrate (mended, Fennel F16")));
     tap(KeyCode.R);
     assertThat(job().work().entry("seat").done()).isFalse();
     tap(KeyCode.CONTROL, KeyCode.Z);

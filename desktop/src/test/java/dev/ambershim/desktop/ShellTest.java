@@ -6,6 +6,8 @@ import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.physics.assembly.Cooler;
+import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.assembly.Part;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.material.Filling;
@@ -158,6 +160,25 @@ class ShellTest extends DesktopTest {
     settle();
     assertThat(model.partProperty().get()).isEqualTo(Part.DIE);
     assertThat(node("field-chip-dies-0-heightMicrometres").isVisible()).isTrue();
+  }
+
+  @Test
+  void aFigureThatFewCanMeasureMayStayEmpty() {
+    openWithJob();
+    model.edit(
+        "cooler",
+        job -> job.withCooler(CoolerClass.LARGE_LOOP.usual("my loop", Cooler.USUAL_REACH)));
+    settle();
+    click("part-cold-plate");
+    TextField flow = (TextField) node("field-cooler-flowLitresPerHour");
+    assertThat(flow.getText()).isEmpty();
+    assertThat(flow.getPromptText()).isEqualTo("not known");
+    fill("field-cooler-flowLitresPerHour", "120,5");
+    assertThat(model.jobProperty().get().cooler().flowLitresPerHour()).isEqualTo(120.5);
+    fill("field-cooler-flowLitresPerHour", " ");
+    assertThat(model.jobProperty().get().cooler().flowLitresPerHour()).isNull();
+    fill("field-cooler-thicknessMillimetres", " ");
+    assertThat(node("field-cooler-thicknessMillimetres").getStyleClass()).contains("wrong");
   }
 
   @Test

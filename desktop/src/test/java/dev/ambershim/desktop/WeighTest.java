@@ -51,7 +51,7 @@ class WeighTest extends DesktopTest {
     String options = drawn("options");
     for (OptionKind kind : OptionKind.values()) {
       boolean elsewhere = kind == OptionKind.METAL_ON_DIE || kind == OptionKind.METAL_RENEWED;
-      assertThat(options.contains(kind.words() + " ")).as(kind.words()).isEqualTo(!elsewhere);
+      assertThat(options.contains(kind.words(true) + " ")).as(kind.name()).isEqualTo(!elsewhere);
     }
     assertThat(drawn("ladder")).contains("now").contains("picked");
     assertThat(drawn("heat")).contains("hottest place").contains("now");

@@ -83,6 +83,17 @@ public record Figure(
     return optional() ? Optional.ofNullable(access.otherwise().apply(job)) : Optional.empty();
   }
 
+  /** The figure as a box shows it: the bare number, empty if it is not said. */
+  public String shown(Job job, Notation notation) {
+    Double value = read(job);
+    return value == null || value.isNaN() ? "" : notation.editable(value, unit);
+  }
+
+  /** What an empty box says: what is reckoned with then, or that it is not known. */
+  public String prompt(Job job, Notation notation) {
+    return otherwise(job).map(v -> notation.editable(v, unit)).orElse(access.empty());
+  }
+
   /**
    * The job with this figure replaced.
    *

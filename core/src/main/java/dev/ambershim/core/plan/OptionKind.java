@@ -27,9 +27,13 @@ public enum OptionKind {
     this.opens = opens;
   }
 
-  /** The option in words. */
-  public String words() {
-    return words;
+  /**
+   * The option in words.
+   *
+   * @param lidOn whether a lid is on after it
+   */
+  public String words(boolean lidOn) {
+    return this == FRESH_PASTE && !lidOn ? "fresh paste on the die" : words;
   }
 
   /** Whether the lid comes off for it, if there is one. */

@@ -33,6 +33,11 @@ public record WorkCase(
     return ways.option() != null && fits(ways.option()) ? ways.option() : guess();
   }
 
+  /** The option in words. */
+  public String words() {
+    return option().words(after.lidOn());
+  }
+
   private boolean fits(OptionKind planned) {
     boolean stays = before.lidOn() == after.lidOn();
     boolean same = stays && after.inner().equals(before.inner());

@@ -27,7 +27,7 @@ class PlanTableTest {
     return "| "
         + arrival.words()
         + " | "
-        + kind.words()
+        + plan.work().words()
         + " | "
         + plan.steps().size()
         + " | "

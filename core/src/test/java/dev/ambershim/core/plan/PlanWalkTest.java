@@ -154,6 +154,7 @@ class PlanWalkTest {
       Plan plan = plan(arrival, OptionKind.FRESH_PASTE);
       assertThat(ids(plan)).containsSubsequence("cooler-off", "paste-die", "alcohol-die", "paste");
       assertThat(ids(plan)).doesNotContain("chip-out");
+      assertThat(plan.work().words()).isEqualTo("fresh paste on the die");
     }
     assertThat(ids(plan(Arrival.LAPTOP_METAL, OptionKind.FRESH_PASTE)))
         .containsSubsequence("metal-die", "waste-old", "paste");
@@ -162,7 +163,7 @@ class PlanWalkTest {
   @Test
   void closedAgainWithPasteTheJointIsPasted() {
     Plan plan = plan(Arrival.PASTED, OptionKind.PASTE_INSIDE);
-    assertThat(plan.work().option().words()).doesNotContain("metal");
+    assertThat(plan.work().words()).doesNotContain("metal");
     assertThat(ids(plan))
         .containsSubsequence(
             "look-chip", "inner-paste", "glue", "lid-on", "press", "chip-in", "paste");

@@ -253,7 +253,7 @@ class ScheduleTest {
       String film = kind == OptionKind.METAL_ON_LID ? "film-top" : "film-die";
       String closed = plan.work().closes() ? "lid-on" : "mount";
       assertThat(minutes(begin(schedule, film), begin(schedule, closed)))
-          .as(kind.words())
+          .as(kind.name())
           .isLessThan(60);
     }
   }

@@ -86,13 +86,14 @@ final class SectionPane extends VBox {
     if (stage == null || job == null) {
       return;
     }
+    boolean cased = job.before().lidOn();
     boolean lidOn = job.after().lidOn();
     model
         .partProperty()
         .set(
             switch (stage) {
-              case WEIGH -> Part.INNER;
-              case OPEN, CLEAN -> Part.LID;
+              case WEIGH -> cased ? Part.INNER : Part.OUTER;
+              case OPEN, CLEAN -> cased ? Part.LID : Part.OUTER;
               case MEASURE -> Part.DIE;
               case LAP -> lidOn ? Part.LID : Part.PLATE;
               case COAT -> lidOn ? Part.INNER : Part.OUTER;

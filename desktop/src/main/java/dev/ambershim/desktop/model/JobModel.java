@@ -413,7 +413,7 @@ public final class JobModel implements AutoCloseable {
    * @throws Problem if it is no figure or out of range
    */
   public void type(Figure field, String typed) {
-    double value = notation.get().read(typed, field.unit(), field.label());
+    Double value = field.typed(typed, notation.get());
     Job changed = field.write(job.get(), value, notation.get());
     edit(field.label(), old -> changed);
   }

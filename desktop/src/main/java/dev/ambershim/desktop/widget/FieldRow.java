@@ -3,7 +3,9 @@ package dev.ambershim.desktop.widget;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Figure;
+import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -57,10 +59,14 @@ public final class FieldRow extends VBox {
   }
 
   private void reset() {
-    double kept = field.read(model.jobProperty().get());
+    Job job = model.jobProperty().get();
     Notation notation = model.notationProperty().get();
-    box.setText(notation.editable(kept, field.unit()));
-    calm(field.doubt(kept, notation).orElse(field.how()));
+    box.setText(field.shown(job, notation));
+    box.setPromptText(field.prompt(job, notation));
+    calm(
+        Optional.ofNullable(field.read(job))
+            .flatMap(kept -> field.doubt(kept, notation))
+            .orElse(field.how()));
   }
 
   private void calm(String words) {
@@ -70,8 +76,7 @@ public final class FieldRow extends VBox {
   }
 
   private void keep() {
-    Notation notation = model.notationProperty().get();
-    String shown = notation.editable(field.read(model.jobProperty().get()), field.unit());
+    String shown = field.shown(model.jobProperty().get(), model.notationProperty().get());
     if (box.getText().strip().equals(shown)) {
       reset();
       return;

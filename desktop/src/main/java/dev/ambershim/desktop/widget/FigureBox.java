@@ -63,16 +63,9 @@ public final class FigureBox extends TextField {
   private void bring() {
     Job job = model.jobProperty().get();
     Notation notation = model.notationProperty().get();
-    Double value = job == null ? null : figure.read(job);
-    shown = value == null || value.isNaN() ? "" : notation.editable(value, figure.unit());
+    shown = job == null ? "" : figure.shown(job, notation);
     setText(shown);
-    setPromptText(
-        job == null
-            ? ""
-            : figure
-                .otherwise(job)
-                .map(usual -> notation.editable(usual, figure.unit()))
-                .orElse(figure.access().empty()));
+    setPromptText(job == null ? "" : figure.prompt(job, notation));
     unit.setText(notation.symbol(figure.unit()));
     getStyleClass().remove("wrong");
   }

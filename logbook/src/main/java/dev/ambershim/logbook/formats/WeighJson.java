@@ -49,7 +49,7 @@ public final class WeighJson {
     Option option = f.option();
     ObjectNode node = Json.mapper().createObjectNode();
     node.put("kind", key(option.kind().name()));
-    node.put("words", option.kind().words());
+    node.put("words", option.words());
     node.put("possible", option.possible());
     if (!option.possible()) {
       node.put("why", option.impossible().orElseThrow());

@@ -22,7 +22,7 @@ public final class Card {
     Plan plan = Plan.of(job.workCase(), notation);
     ScheduleWords words = new ScheduleWords(notation, zone);
     List<Block> blocks = new ArrayList<>();
-    blocks.add(new Block.Answer(job.title() + ": " + plan.work().option().words()));
+    blocks.add(new Block.Answer(job.title() + ": " + plan.work().words()));
     blocks.add(new Block.Paragraph(words.sentence(plan, job.work(), schedule)));
     if (!kit.lines().isEmpty()) {
       blocks.add(new Block.Heading("The kit"));

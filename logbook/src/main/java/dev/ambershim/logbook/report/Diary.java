@@ -55,7 +55,7 @@ final class Diary {
                 + " of "
                 + plan.steps().size()
                 + " steps done, as planned: "
-                + plan.work().option().words()
+                + plan.work().words()
                 + "."));
     List<List<String>> rows = new ArrayList<>();
     rows.add(List.of("Step", "Begun", "Minutes", "Check"));

@@ -42,7 +42,7 @@ public record OpenAnswer(String sentence, List<String> reasons, List<Drawing> pi
       Optional<Problem> problem,
       Notation notation,
       ZoneId zone) {
-    String option = plan.work().option().words();
+    String option = plan.work().words();
     if (schedule.isEmpty()) {
       return new OpenAnswer(
           problem

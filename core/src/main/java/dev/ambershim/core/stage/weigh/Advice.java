@@ -59,7 +59,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
               + " at "
               + watts
               + "; "
-              + best.get().option().kind().words()
+              + best.get().option().words()
               + " would bring "
               + notation.text(best.get().gainKelvin(), Unit.KELVIN)
               + ".";
@@ -157,14 +157,14 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
                     "; the most from opening it would be "
                         + notation.text(m.gainKelvin(), Unit.KELVIN)
                         + " ("
-                        + m.option().kind().words()
+                        + m.option().words()
                         + ")")
             .orElse("")
         + ".";
   }
 
   private static String figures(OptionForecast f, Notation notation) {
-    return f.option().kind().words()
+    return f.option().words()
         + ", "
         + notation.text(f.gainKelvin(), Unit.KELVIN)
         + " less ("

@@ -54,6 +54,11 @@ public record Option(
     steps = List.copyOf(steps);
   }
 
+  /** The option in words. */
+  public String words() {
+    return kind.words(situation.build().lidOn());
+  }
+
   /** The same in other hours. */
   Option taking(Question.Time time) {
     return withHandsHours(time.handsHours()).withWaitHours(time.waitHours());

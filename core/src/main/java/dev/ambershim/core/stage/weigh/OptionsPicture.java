@@ -134,12 +134,12 @@ public final class OptionsPicture {
     boolean advised = weighing.recommended().filter(k -> k == o.option().kind()).isPresent();
     double base = middle + 4;
     if (advised) {
-      pen.strong(left - 12, base, o.option().kind().words(), Tone.AMBER, 12, Anchor.END);
+      pen.strong(left - 12, base, o.option().words(), Tone.AMBER, 12, Anchor.END);
     } else {
       pen.words(
           left - 12,
           base,
-          o.option().kind().words(),
+          o.option().words(),
           o.option().possible() ? Tone.INK : Tone.QUIET,
           12,
           Anchor.END);
@@ -183,7 +183,7 @@ public final class OptionsPicture {
   private String words(List<OptionForecast> rows) {
     StringBuilder out = new StringBuilder("Options by gain: ");
     for (OptionForecast o : rows) {
-      out.append(o.option().kind().words());
+      out.append(o.option().words());
       if (o.option().possible()) {
         out.append(' ')
             .append(notation.text(o.gainKelvin(), Unit.KELVIN))

@@ -2,7 +2,10 @@ package dev.ambershim.desktop.stage.steps;
 
 import dev.ambershim.core.plan.Accident;
 import dev.ambershim.desktop.widget.Labels;
+import java.util.List;
 import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
 /** A mishap's way out in the bench's large type; it stands where the step stood. */
@@ -24,16 +27,29 @@ final class RescuePane extends VBox {
     Label head = Labels.wrapped(shown.head(), "bench-title");
     head.setId("rescue-head");
     getChildren().add(head);
-    // The list of all mishaps is long, so it is set smaller than a check is.
-    boolean many = shown.lines().size() >= Accident.values().length;
+    if (shown.lines().size() >= Accident.values().length) {
+      getChildren().add(all(shown.lines()));
+      return;
+    }
     for (String line : shown.lines()) {
       String style =
-          many
-              ? "bench-detail"
-              : line.startsWith("Caution") || line.startsWith("Stop")
-                  ? "bench-caution"
-                  : line.startsWith("■") ? "bench-check" : "bench-body";
+          line.startsWith("Caution") || line.startsWith("Stop")
+              ? "bench-caution"
+              : line.startsWith("■") ? "bench-check" : "bench-body";
       getChildren().add(Labels.wrapped(line, style));
     }
+  }
+
+  /** The list of all mishaps is long: set smaller than a check, in two columns down. */
+  private static GridPane all(List<String> lines) {
+    GridPane columns = new GridPane(40, 10);
+    ColumnConstraints half = new ColumnConstraints();
+    half.setPercentWidth(50);
+    columns.getColumnConstraints().addAll(half, half);
+    int rows = (lines.size() + 1) / 2;
+    for (int i = 0; i < lines.size(); i++) {
+      columns.add(Labels.wrapped(lines.get(i), "bench-detail"), i / rows, i % rows);
+    }
+    return columns;
   }
 }

@@ -237,8 +237,7 @@ public final class WeighModel {
           .previewProperty()
           .set(
               now.picked().option().possible()
-                  ? new Preview(
-                      now.picked().option().situation(), now.picked().option().kind().words())
+                  ? new Preview(now.picked().option().situation(), now.picked().option().words())
                   : null);
       own = false;
     }
@@ -292,7 +291,7 @@ public final class WeighModel {
     }
     Option option = now.picked().option();
     shell.edit(
-        "plan: " + option.kind().words(),
+        "plan: " + option.words(),
         job ->
             job.with(
                     job.title(),

@@ -109,7 +109,7 @@ public final class WeighView implements StageView {
     options.pick(now.picked().option().kind().name());
     picked.show(now.picked().finding(), reasons(now, notation), notation);
     plan.setDisable(!now.picked().option().possible() || shell.readOnly());
-    String name = now.picked().option().kind().words();
+    String name = now.picked().option().words();
     // Pictures of the option before would be taken for this one's.
     ladder.setVisible(now.then().isPresent());
     heat.setVisible(now.then().isPresent());
