@@ -35,6 +35,7 @@ public enum Unit {
   GRAM_PER_CUBIC_CENTIMETRE("g/cm³", 2, "", 1, 2),
   STROKE("strokes", 0, "", 1, 0),
   TURN("turns", 2, "", 1, 2),
+  TIMES("×", 1, "", 1, 1),
   NUMBER("", 2, "", 1, 2),
   COUNT("", 0, "", 1, 0);
 

@@ -38,7 +38,56 @@ final class CoolerFigures {
               new Range(0.3, 8),
               "Outlet less inlet of the block at full load, by two probes read against each other.",
               COOLER.may(Cooler::warmsKelvin, Cooler::withWarmsKelvin, c -> null)));
+      figures.add(
+          new Figure(
+              "cooler.radiatorKelvinPerWatt",
+              PLATE,
+              "coolant to room air",
+              Unit.KELVIN_PER_WATT,
+              new Range(0.002, 3),
+              new Range(0.01, 0.2),
+              "Coolant over room air, divided by all heat in the loop: radiators, fans and pump.",
+              COOLER.may(
+                  Cooler::radiatorKelvinPerWatt,
+                  Cooler::withRadiatorKelvinPerWatt,
+                  c -> c.kind().coolantShare() * c.resistanceKelvinPerWatt())));
     }
+    if (cooler.kind().ownLoop()) {
+      figures.add(
+          new Figure(
+              "cooler.otherWatts",
+              PLATE,
+              "other heat in the loop",
+              Unit.WATT,
+              new Range(0, 2000),
+              new Range(50, 500),
+              "What other blocks in the loop give off during your runs. Empty if there are none.",
+              COOLER.may(Cooler::otherWatts, Cooler::withOtherWatts, c -> null)));
+    }
+    figures.add(
+        new Figure(
+            "cooler.inBaseKelvinPerWatt",
+            PLATE,
+            "of that in the base",
+            Unit.KELVIN_PER_WATT,
+            new Range(0.001, 3),
+            new Range(0.01, 0.3),
+            "From maker's tests of the block alone: plate to coolant, or plate to pipes. Only this"
+                + " part profits when heat spreads.",
+            COOLER.may(
+                Cooler::inBaseKelvinPerWatt,
+                Cooler::withInBaseKelvinPerWatt,
+                c -> c.resistanceKelvinPerWatt() * c.kind().baseShare())));
+    figures.add(
+        new Figure(
+            "cooler.alongTimes",
+            PLATE,
+            "plate conducts along itself",
+            Unit.TIMES,
+            new Range(1, 30),
+            new Range(1, 15),
+            "1 for plain metal; about 3 with heat pipes in it, 5 to 15 for a vapour chamber.",
+            COOLER.may(Cooler::alongTimes, Cooler::withAlongTimes, c -> c.kind().across())));
     return figures;
   }
 

@@ -27,6 +27,7 @@ public final class MountFigures {
     MountFigures all = new MountFigures();
     all.screws();
     all.limits();
+    all.pads();
     for (int screw = 0; screw < MOST_SCREWS; screw++) {
       all.extra(screw);
     }
@@ -141,6 +142,25 @@ public final class MountFigures {
         MountTerms::edgeMegapascals,
         MountTerms::withEdgeMegapascals,
         MountTerms::edge);
+  }
+
+  private void pads() {
+    add(
+        "padGapMillimetres",
+        "gap under the neighbours' pads",
+        Unit.MILLIMETRE,
+        new Range(0.05, 10),
+        MountTerms::padGapMillimetres,
+        MountTerms::withPadGapMillimetres,
+        t -> null);
+    add(
+        "padAreaSquareMillimetres",
+        "area of all their pads",
+        Unit.SQUARE_MILLIMETRE,
+        new Range(1, 20_000),
+        MountTerms::padAreaSquareMillimetres,
+        MountTerms::withPadAreaSquareMillimetres,
+        t -> null);
   }
 
   private void extra(int screw) {

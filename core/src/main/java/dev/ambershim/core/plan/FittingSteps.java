@@ -114,7 +114,7 @@ final class FittingSteps {
       if (work.goesBare()) {
         MachineSteps.standoffs(to, work, notation.text(down(work), Unit.MILLIMETRE));
       }
-      MachineSteps.dryFit(to, work);
+      MachineSteps.dryFit(to, work, notation);
     }
   }
 

@@ -6,6 +6,9 @@ import static dev.ambershim.core.plan.Thing.LID;
 import static dev.ambershim.core.plan.Thing.MACHINE;
 import static dev.ambershim.core.plan.Thing.PLATE;
 
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.mounting.PadStock;
 import java.util.List;
 
 /**
@@ -162,17 +165,39 @@ final class MachineSteps {
     }
   }
 
+  private static String padded(Double gapMillimetres, Notation notation) {
+    String end = " Foils off both sides. In doubt take putty, which gives way.";
+    if (gapMillimetres == null) {
+      return "Cut each pad to its part, of the thickness that you noted; pressed, it loses about a"
+          + " fifth."
+          + end;
+    }
+    return PadStock.forGap(gapMillimetres)
+        .map(
+            pad ->
+                "For your gap of "
+                    + notation.text(gapMillimetres, Unit.MILLIMETRE)
+                    + " cut pads of "
+                    + notation.text(pad.sheetMillimetres(), Unit.MILLIMETRE)
+                    + "; pressed, they lose "
+                    + Math.round(100 * pad.squeezedShare())
+                    + " %."
+                    + end)
+        .orElse(
+            "No pad on sale fits your gap of "
+                + notation.text(gapMillimetres, Unit.MILLIMETRE)
+                + ": press putty into it.");
+  }
+
   /** The pads go on again, and must not hold the plate off the die. */
-  static void dryFit(List<StepDraft> to, WorkCase work) {
+  static void dryFit(List<StepDraft> to, WorkCase work, Notation notation) {
     if (!work.fixed()) {
       return;
     }
     to.add(
         new StepDraft("pads-on", Phase.MEASURE, MACHINE, PLATE)
             .title("Pads on the neighbours")
-            .action(
-                "Cut each pad to its part, of the thickness that you noted; pressed, it loses about a"
-                    + " fifth. Foils off both sides. In doubt take putty, which gives way.")
+            .action(padded(work.terms().mounting().padGapMillimetres(), notation))
             .reason("Memory and power stages get hot first when a pad is missing.")
             .look("Each part on your list has its pad.")
             .wrong("A thickness is not to be had", "stock comes in steps", "putty, or two pads")

@@ -188,6 +188,8 @@ class MaterialQuestionsTest {
             null,
             null,
             null,
+            null,
+            null,
             null);
     MountAnswer crushed = MountAnswer.of(LIDDED.withMounting(hard), Notation.METRIC);
     assertThat(crushed.kept()).isFalse();

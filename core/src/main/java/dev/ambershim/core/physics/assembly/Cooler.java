@@ -22,6 +22,12 @@ import java.util.OptionalDouble;
  *     the usual
  * @param flowLitresPerHour coolant through the block; null if not known
  * @param warmsKelvin how much the coolant warms in the block under full load; null if not known
+ * @param radiatorKelvinPerWatt from the coolant to room air; null for the kind's usual share
+ * @param otherWatts heat of other blocks in the same loop under full load; null for none
+ * @param inBaseKelvinPerWatt what of the resistance sits in the base; null for the kind's usual
+ *     share
+ * @param alongTimes how much better the plate conducts along itself than its metal; null for the
+ *     kind's usual
  */
 @RecordBuilder
 public record Cooler(
@@ -36,7 +42,11 @@ public record Cooler(
     Double finDepthMillimetres,
     Double reachMillimetres,
     Double flowLitresPerHour,
-    Double warmsKelvin)
+    Double warmsKelvin,
+    Double radiatorKelvinPerWatt,
+    Double otherWatts,
+    Double inBaseKelvinPerWatt,
+    Double alongTimes)
     implements CoolerBuilder.With {
   /** Springs and standoffs usually leave this much, by common practice, mm. */
   public static final double USUAL_REACH = 3.5;
@@ -64,6 +74,10 @@ public record Cooler(
         finWidthMillimetres,
         finDepthMillimetres,
         reachMillimetres,
+        null,
+        null,
+        null,
+        null,
         null,
         null);
   }
@@ -114,7 +128,21 @@ public record Cooler(
 
   /** What of the resistance to the room sits in the base, and so has a place, K/W. */
   public double baseKelvinPerWatt() {
-    return resistanceKelvinPerWatt * kind.baseShare();
+    return inBaseKelvinPerWatt == null
+        ? resistanceKelvinPerWatt * kind.baseShare()
+        : Math.min(inBaseKelvinPerWatt, resistanceKelvinPerWatt);
+  }
+
+  /** How much better the base conducts along itself than its metal. */
+  public double along() {
+    return alongTimes == null ? kind.across() : alongTimes;
+  }
+
+  /** Likely share of the resistance that lies between coolant and room; 0 without a coolant. */
+  public double coolantShare() {
+    return radiatorKelvinPerWatt == null || !kind.hasHoses()
+        ? kind.coolantShare()
+        : Math.min(radiatorKelvinPerWatt / resistanceKelvinPerWatt, 1);
   }
 
   /** What the heat passes after the base: it has no place, and no part in spreading, K/W. */

@@ -73,7 +73,7 @@ public final class BuildStack {
     double metal = cooler.material().likelyWattsPerMetreKelvin();
     // A plate that conducts better along itself is one of even conductivity, stretched across
     // (Carslaw & Jaeger, 1.20).
-    double stretch = Math.sqrt(cooler.kind().across());
+    double stretch = Math.sqrt(cooler.along());
     layers.add(
         StackLayer.solid(
             Part.PLATE, metal * stretch, plate, cooler.thicknessMillimetres() * 1000 * stretch));

@@ -110,8 +110,8 @@ public record Ladder(List<Step> steps) {
     return Spreading.meanKelvinPerWatt(
         Math.min(source, plateArea),
         plateArea,
-        cooler.thicknessMillimetres() * 1e-3 * Math.sqrt(cooler.kind().across()),
-        cooler.material().likelyWattsPerMetreKelvin() * Math.sqrt(cooler.kind().across()),
+        cooler.thicknessMillimetres() * 1e-3 * Math.sqrt(cooler.along()),
+        cooler.material().likelyWattsPerMetreKelvin() * Math.sqrt(cooler.along()),
         1 / (resistance * plateArea));
   }
 

@@ -26,6 +26,8 @@ import java.util.OptionalDouble;
  * @param lidMegapascals what a lid may carry, in the mean
  * @param dieMegapascals what bare silicon may carry, in the mean
  * @param edgeMegapascals what an edge of bare silicon may carry
+ * @param padGapMillimetres gap between the neighbours and the plate when it lies on the die
+ * @param padAreaSquareMillimetres area of all the neighbours' pads
  */
 @RecordBuilder
 public record MountTerms(
@@ -44,7 +46,9 @@ public record MountTerms(
     Double socketNewtons,
     Double lidMegapascals,
     Double dieMegapascals,
-    Double edgeMegapascals)
+    Double edgeMegapascals,
+    Double padGapMillimetres,
+    Double padAreaSquareMillimetres)
     implements MountTermsBuilder.With {
   /** Nothing is said. */
   public static final MountTerms USUAL = MountTermsBuilder.builder().build();

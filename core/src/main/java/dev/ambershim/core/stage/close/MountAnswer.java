@@ -17,6 +17,7 @@ import dev.ambershim.core.physics.conduction.ThicknessMap;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.mounting.Drive;
 import dev.ambershim.core.physics.mounting.MountTerms;
+import dev.ambershim.core.physics.mounting.PadStock;
 import dev.ambershim.core.physics.mounting.PasteWedge;
 import dev.ambershim.core.physics.mounting.PlateSeat;
 import dev.ambershim.core.physics.mounting.ScrewForce;
@@ -126,8 +127,40 @@ public record MountAnswer(
             + "° and "
             + about(cross.worst().seat().peakMegapascals(), notation)
             + ".");
+    if (job.chip().seat().soldered() && terms.padGapMillimetres() != null) {
+      checks.add(pads(terms, end.totalNewtons(), notation));
+    }
     return new MountAnswer(
         cross, naive, wedge, answer(job, cross, onDie, borne, kept, notation), checks, kept);
+  }
+
+  /** Which pad the neighbours want, and what it keeps from the die. */
+  private static String pads(MountTerms terms, double newtons, Notation notation) {
+    Optional<PadStock> pad = PadStock.forGap(terms.padGapMillimetres());
+    String gap = notation.text(terms.padGapMillimetres(), Unit.MILLIMETRE);
+    if (pad.isEmpty()) {
+      return "No pad on sale fits a gap of " + gap + " over the neighbours: take putty.";
+    }
+    String sheet =
+        "Pads of "
+            + notation.text(pad.get().sheetMillimetres(), Unit.MILLIMETRE)
+            + " fit the neighbours' gap of "
+            + gap
+            + "; they lose "
+            + notation.fixed(100 * pad.get().squeezedShare(), 0)
+            + " %";
+    if (terms.padAreaSquareMillimetres() == null) {
+      return sheet + ".";
+    }
+    double taken = pad.get().newtons(terms.padAreaSquareMillimetres());
+    return sheet
+        + " and take about "
+        + notation.text(taken, Unit.NEWTON)
+        + " of the "
+        + notation.text(newtons, Unit.NEWTON)
+        + (2 * taken > newtons
+            ? ": too much for the die to be sure of its share, take putty."
+            : ".");
   }
 
   /** Stiffness is common practice, so a pressure that hangs on it has one digit. */

@@ -67,11 +67,12 @@ public final class Calibration {
               "cores",
               z ->
                   r.watts() * unknowns.heat(z) * now.meanKelvinPerWatt(unknowns.now(z))
+                      + unknowns.liftKelvin(z)
                       + unknowns.sensorsKelvin(z),
               r.coreCelsius() - r.roomCelsius(),
               PriorTable.PLATEAU.sigma()));
       if (r.coolantCelsius() != null && now.situation().cooler().kind().coolantShare() > 0) {
-        data.add(coolant(now, unknowns, r.watts(), r.coolantCelsius() - r.roomCelsius()));
+        data.add(coolant(unknowns, r.watts(), r.coolantCelsius() - r.roomCelsius()));
       }
       if (r.lidCelsius() != null && now.situation().build().lidOn()) {
         data.add(lid(now, unknowns, r.watts(), r.lidCelsius() - r.roomCelsius()));
@@ -80,24 +81,17 @@ public final class Calibration {
     return data;
   }
 
-  static Datum coolant(Response now, Unknowns unknowns, double watts, double observed) {
-    double likely = now.situation().cooler().resistanceKelvinPerWatt();
+  static Datum coolant(Unknowns unknowns, double watts, double observed) {
     return new Datum(
-        "coolant",
-        z ->
-            watts
-                * unknowns.heat(z)
-                * unknowns.coolantShare(z)
-                * likely
-                * Math.exp(unknowns.now(z)[3]),
-        observed,
-        PriorTable.COOLANT.sigma());
+        "coolant", z -> unknowns.coolantKelvin(z, watts), observed, PriorTable.COOLANT.sigma());
   }
 
   static Datum lid(Response now, Unknowns unknowns, double watts, double observed) {
     return new Datum(
         "lid",
-        z -> watts * unknowns.heat(z) * now.lidKelvinPerWatt(unknowns.now(z)),
+        z ->
+            watts * unknowns.heat(z) * now.lidKelvinPerWatt(unknowns.now(z))
+                + unknowns.liftKelvin(z),
         observed,
         PriorTable.LID.sigma());
   }

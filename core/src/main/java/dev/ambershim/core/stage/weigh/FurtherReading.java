@@ -77,7 +77,7 @@ public record FurtherReading(String what, double sigmaKelvin) {
         && taken.stream().noneMatch(r -> r.coolantCelsius() != null)) {
       all.add(
           new Candidate(
-              "of the coolant's temperature", Calibration.coolant(now, unknowns, watts, 0), 0));
+              "of the coolant's temperature", Calibration.coolant(unknowns, watts, 0), 0));
     }
     if (now.situation().build().lidOn() && taken.stream().noneMatch(r -> r.lidCelsius() != null)) {
       all.add(

@@ -103,6 +103,9 @@ public final class PriorTable {
           "",
           PRACTICE);
 
+  static final Prior RADIATOR =
+      new Prior("radiator", "coolant to room air, as measured", 1, 0.9, 1.1, "×", PRACTICE);
+
   private PriorTable() {}
 
   /** How uneven a joint over the dies is from core to core. */
@@ -161,6 +164,7 @@ public final class PriorTable {
     rows.addAll(
         List.of(
             COOLANT_SHARE,
+            RADIATOR,
             HEAT,
             SENSORS,
             PLATEAU,

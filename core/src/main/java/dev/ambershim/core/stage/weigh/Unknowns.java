@@ -34,6 +34,9 @@ final class Unknowns {
   private final double outer;
   private final double cooler;
   private final double coolantShare;
+  private final double shareSigma;
+  private final double likelyCooler;
+  private final double otherWatts;
 
   /** The unknowns of a situation. */
   Unknowns(Situation now) {
@@ -41,7 +44,13 @@ final class Unknowns {
     outer = PriorTable.joint(now.build().outer().filling()).sigmaOfLogarithm();
     CoolerClass kind = now.cooler().kind();
     cooler = PriorTable.cooler(kind).sigmaOfLogarithm();
-    coolantShare = kind.coolantShare();
+    coolantShare = now.cooler().coolantShare();
+    shareSigma =
+        now.cooler().radiatorKelvinPerWatt() == null
+            ? PriorTable.COOLANT_SHARE.sigma()
+            : coolantShare * PriorTable.RADIATOR.sigmaOfLogarithm();
+    likelyCooler = now.cooler().resistanceKelvinPerWatt();
+    otherWatts = now.cooler().otherWatts() == null ? 0 : now.cooler().otherWatts();
   }
 
   /** Logarithms of the factors as they are now, as a response takes them. */
@@ -87,7 +96,17 @@ final class Unknowns {
     if (coolantShare == 0) {
       return 0;
     }
-    double share = coolantShare + PriorTable.COOLANT_SHARE.sigma() * z[COOLANT];
+    double share = coolantShare + shareSigma * z[COOLANT];
     return Math.max(0.02, Math.min(0.98, share));
+  }
+
+  /** Coolant over room for some heat of the chip and that of the loop's other blocks, K. */
+  double coolantKelvin(double[] z, double watts) {
+    return (watts * heat(z) + otherWatts) * coolantShare(z) * likelyCooler * Math.exp(now(z)[3]);
+  }
+
+  /** How much warmer the loop's other blocks make the coolant, K; 0 without any. */
+  double liftKelvin(double[] z) {
+    return otherWatts == 0 ? 0 : coolantKelvin(z, 0);
   }
 }

@@ -273,7 +273,7 @@ public record Weighing(
         double[] logs = fanned(unknowns.now(z[i]), fan);
         double heat = watts * unknowns.heat(z[i]);
         double[] there = now.coresAndMeanKelvinPerWatt(logs);
-        riseNow[i] = heat * there[now.cores()];
+        riseNow[i] = heat * there[now.cores()] + unknowns.liftKelvin(z[i]);
         spreadNow[i] =
             CorePattern.spread(
                 cores.pattern(now, there, pattern[i], logs, watts, heat / watts, Optional.empty()));
@@ -312,7 +312,11 @@ public record Weighing(
         double heat = watts * unknowns.heat(z[i]);
         double[] logs = fanned(unknowns.then(z[i], option), fan);
         double[] there = then.coresAndMeanKelvinPerWatt(logs);
-        gains[i] = riseNow[i] - heat * option.powerFactor() * there[then.cores()];
+        // Other heat in the loop stays, and warms the coolant as it did.
+        gains[i] =
+            riseNow[i]
+                - unknowns.liftKelvin(z[i])
+                - heat * option.powerFactor() * there[then.cores()];
         reached += gains[i] >= question.careKelvin() ? 1 : 0;
         Optional<double[]> even = Optional.empty();
         if (anew) {

@@ -103,7 +103,7 @@ class MountingTest {
   private static MountTerms with(double increment) {
     return new MountTerms(
         null, null, null, null, null, null, null, null, null, null, increment, null, null, null,
-        null, null);
+        null, null, null, null);
   }
 
   /** An even load leaves Prasher's bond line; one off the middle a wedge in balance with it. */

@@ -20,7 +20,7 @@ class TurningTest {
   private static MountTerms terms(Drive drive, int screws, Double increment) {
     return new MountTerms(
         drive, screws, null, null, null, null, 0.05, null, null, null, increment, null, null, null,
-        null, null);
+        null, null, null, null);
   }
 
   @Test
@@ -149,7 +149,9 @@ class TurningTest {
             300.0,
             0.8,
             2.0,
-            8.0);
+            8.0,
+            null,
+            null);
     assertThat(own.screws()).isEqualTo(4);
     assertThat(own.across()).isEqualTo(80);
     assertThat(own.along()).isEqualTo(90);
@@ -174,6 +176,8 @@ class TurningTest {
               null,
               null,
               threads[i],
+              null,
+              null,
               null,
               null,
               null,

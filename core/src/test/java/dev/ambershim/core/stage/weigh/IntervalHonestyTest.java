@@ -117,7 +117,7 @@ class IntervalHonestyTest {
     if (probes) {
       coolant =
           22
-              + Calibration.coolant(now, unknowns, watts, 0).model().applyAsDouble(truth)
+              + Calibration.coolant(unknowns, watts, 0).model().applyAsDouble(truth)
               + PriorTable.COOLANT.sigma() * random.nextGaussian();
       lid =
           22

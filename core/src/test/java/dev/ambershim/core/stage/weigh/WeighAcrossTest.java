@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Cooler;
@@ -206,6 +207,32 @@ class WeighAcrossTest {
       assertThat(w.reasons())
           .anyMatch(r -> r.contains(warms > 1 ? "fits the chip's" : "check both readings"));
     }
+  }
+
+  /**
+   * Another block in the loop warms the coolant: of the same reading less is the chip's own, and
+   * its forecast is that of the chip alone.
+   */
+  @Test
+  void otherHeatInTheLoopIsNotTheChips() {
+    StartingPoint point = StartingPoint.WORKSTATION_CHIPLETS_SOLDER;
+    Cooler loop = point.usualCooler().withRadiatorKelvinPerWatt(0.03);
+    Situation alone = new Situation(point.chip("x"), loop, point.asBought());
+    Situation shared = new Situation(alone.chip(), loop.withOtherWatts(300.0), alone.build());
+    double own = 280 * Solved.of(alone).meanKelvinPerWatt(new double[4]);
+    // By hand: 300 W through 0.03 K/W are 9 K that no joint takes away.
+    Reading read = Reading.checked("r", 280.0, 22 + own + 9, 22.0, 22 + 580 * 0.03, null);
+    Question asked = question(shared, 280, 22).withReadings(List.of(read));
+    Weighing told = Solved.weigh(asked, WhatIf.AS_IT_IS);
+    Weighing untold =
+        Solved.weigh(question(alone, 280, 22).withReadings(List.of(read)), WhatIf.AS_IT_IS);
+    assertThat(told.riseNowKelvin()).isCloseTo(own + 9, within(0.7));
+    // Without it the same coolant speaks for a worse loop or more heat.
+    assertThat(untold.riseNowKelvin()).isGreaterThan(told.riseNowKelvin());
+    double plain = metalForecast(alone, 280, 22).gainKelvin();
+    double with = told.option(OptionKind.METAL_GLUED).gainKelvin();
+    double without = untold.option(OptionKind.METAL_GLUED).gainKelvin();
+    assertThat(Math.abs(with - plain)).isLessThan(Math.abs(without - plain) / 2);
   }
 
   /**
