@@ -44,8 +44,9 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     if (farOff) {
       advised = Optional.empty();
       sentence =
-          "Cannot tell from this: the reading lies far from what this chip and cooler should"
-              + " show.";
+          "Find the cause first: the reading lies far from what this chip and cooler should show.";
+      reasons.add(
+          "Buy and open nothing yet. Is the cooler seated flat and tight, and do fan and pump run?");
       reasons.add(
           "Check the room air, the power channel, and the figures of chip and cooler in the section;"
               + " then read again. The options below are what the figures say as they stand.");
