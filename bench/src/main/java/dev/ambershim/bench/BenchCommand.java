@@ -1,9 +1,15 @@
 package dev.ambershim.bench;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.bench.coverage.CompareCoverage;
+import dev.ambershim.bench.coverage.Coverage;
+import dev.ambershim.bench.coverage.FaceCoverage;
+import dev.ambershim.bench.coverage.HeadroomCoverage;
 import dev.ambershim.cli.Commands;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
@@ -27,7 +33,8 @@ public final class BenchCommand implements Callable<Integer> {
     CHART,
     MEASURE,
     SPREAD,
-    EDIT;
+    EDIT,
+    COVERAGE;
 
     @Override
     public String toString() {
@@ -52,6 +59,19 @@ public final class BenchCommand implements Callable<Integer> {
   @Option(names = "--jmh", description = "Run the JMH benchmarks of the solver instead.")
   boolean jmh;
 
+  @Option(
+      names = "--repeats",
+      paramLabel = "N",
+      defaultValue = "400",
+      description = "Cases for each set of coverage (default: ${DEFAULT-VALUE}).")
+  int repeats;
+
+  @Option(
+      names = "--only",
+      paramLabel = "KIND",
+      description = "Of coverage only one kind: compare, headroom, faces or weigh.")
+  String only;
+
   @Override
   public Integer call() {
     if (jmh) {
@@ -68,6 +88,7 @@ public final class BenchCommand implements Callable<Integer> {
           case MEASURE -> measure(node);
           case SPREAD -> spread(node);
           case EDIT -> edit(node);
+          case COVERAGE -> coverage(node);
         };
     PrintWriter out = spec.commandLine().getOut();
     out.println(json ? Json.pretty(node) : words);
@@ -126,6 +147,40 @@ public final class BenchCommand implements Callable<Integer> {
         result.wholeMillisecondsP95(),
         result.runsJudgedPerEdit(),
         String.join(System.lineSeparator(), result.byStage()));
+  }
+
+  /** How often intervals held, a key for each set. */
+  private String coverage(ObjectNode node) {
+    StringBuilder words = new StringBuilder();
+    List<Coverage> all = new ArrayList<>();
+    for (String kind : List.of("compare", "headroom", "faces")) {
+      if (only == null || only.equals(kind)) {
+        all.addAll(
+            switch (kind) {
+              case "compare" -> CompareCoverage.all(repeats);
+              case "headroom" -> HeadroomCoverage.all(repeats);
+              default -> FaceCoverage.all(repeats);
+            });
+      }
+    }
+    for (Coverage c : all) {
+      ObjectNode set = node.putObject(c.name());
+      set.put("tried", c.tried());
+      set.put("toldShare", c.toldShare());
+      set.put("heldShare", c.heldShare());
+      set.put("claimedShare", c.claimedShare());
+      set.put("halfWidth", c.halfWidth());
+      words.append(
+          String.format(
+              Locale.ROOT,
+              "%-32s told %5.1f %%, held %5.1f %%, claimed %5.1f %%, half-width %.2f%n",
+              c.name(),
+              100 * c.toldShare(),
+              100 * c.heldShare(),
+              100 * c.claimedShare(),
+              c.halfWidth()));
+    }
+    return words.toString().stripTrailing();
   }
 
   private static String measure(ObjectNode node) {

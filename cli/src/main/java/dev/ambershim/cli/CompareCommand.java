@@ -59,11 +59,20 @@ final class CompareCommand implements Callable<Integer> {
   @Option(
       names = "--remount",
       paramLabel = "K",
-      defaultValue = "0.3",
+      defaultValue = "0.5",
       description =
           "Standard deviation between mounts, for one mount each side (default: ${DEFAULT-VALUE}"
               + " K, common practice).")
   double remount;
+
+  @Option(
+      names = "--room-error",
+      paramLabel = "K",
+      defaultValue = "0.3",
+      description =
+          "How far a room given by --room may be off, as a standard error (default:"
+              + " ${DEFAULT-VALUE} K, common practice).")
+  double roomError;
 
   @Option(names = "--json", description = "Print JSON.")
   boolean json;
@@ -101,7 +110,9 @@ final class CompareCommand implements Callable<Integer> {
 
   private Judging judging() {
     return new Judging(
-        Figures.CARE.given("--care", care), Figures.REMOUNT.given("--remount", remount));
+        Figures.CARE.given("--care", care),
+        Figures.REMOUNT.given("--remount", remount),
+        Figures.TYPED_ROOM.given("--room-error", roomError));
   }
 
   private List<MountedRun> runs(List<LogInput.Run> side) {

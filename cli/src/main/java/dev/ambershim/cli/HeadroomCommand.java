@@ -83,7 +83,7 @@ final class HeadroomCommand implements Callable<Integer> {
   @Option(
       names = "--remount",
       paramLabel = "K",
-      defaultValue = "0.3",
+      defaultValue = "0.5",
       description = "Standard deviation between mounts (default: ${DEFAULT-VALUE} K).")
   double remount;
 
@@ -126,7 +126,7 @@ final class HeadroomCommand implements Callable<Integer> {
               headroom.kelvinAtEqualClock(),
               headroom.heatLimit(false),
               headroom.heatLimit(true),
-              headroom.modelGain())
+              headroom.gainWithoutBounds())
           .flatMap(Optional::stream)
           .map(Finding::sentence)
           .forEach(s -> out.println("  " + s));

@@ -111,7 +111,7 @@ class CommandsTest {
     assertThat(one.at("/figures/3/name").asText()).isEqualTo("rise by power");
     assertThat(one.path("cores")).hasSize(2);
     assertThat(one.at("/cores/1/change").asDouble()).isBetween(-12.6, -11.4);
-    assertThat(one.path("reasons").toString()).contains("deviation of 0.3 K is assumed");
+    assertThat(one.path("reasons").toString()).contains("deviation of 0.5 K is assumed");
     JsonNode mounts =
         json(
             run(
@@ -178,7 +178,9 @@ class CommandsTest {
             "--role",
             "beta=core",
             "--role",
-            "gamma=room");
+            "gamma=room",
+            "--care",
+            "2");
     assertThat(o.code()).isZero();
     assertThat(o.out()).startsWith("Too small to matter");
     assertThat(run("compare", "--before", odd, "--after", odd, "--role", "omega=core").err())

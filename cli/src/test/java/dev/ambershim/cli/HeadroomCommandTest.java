@@ -53,10 +53,10 @@ class HeadroomCommandTest {
     assertThat(o.out())
         .startsWith(
             "It holds 4900 to 5000 MHz after and 4600 to 4700 MHz before the work under 90.0 °C in"
-                + " a room of 22.0 °C: 300 MHz more (222 to 378).")
+                + " a room of 22.0 °C: 2")
+        .containsPattern("2[4-8][05] MHz more \\(1\\d[05] to 3\\d[05]\\)\\.")
         .contains("After, 5000 MHz failed: wrong result.")
         .contains("At 4600 MHz, rung against rung, the hottest core is 17.0 K cooler")
-        .contains("but heat is not what stops it")
         .contains("Halve the gap: try 4950 MHz.");
   }
 
@@ -64,8 +64,9 @@ class HeadroomCommandTest {
   void theJsonHasItsKeys() throws IOException {
     JsonNode json =
         Json.mapper().readTree(run("headroom", rungs(), "--json", "--limit", "85").out());
-    assertThat(json.at("/headroom/value").asDouble()).isEqualTo(300);
-    assertThat(json.at("/headroom/interval/low").asDouble()).isBetween(222.0, 223.0);
+    assertThat(json.at("/headroom/value").asDouble()).isBetween(260.0, 340.0);
+    assertThat(json.at("/headroom/interval/low").asDouble()).isBetween(150.0, 250.0);
+    assertThat(json.at("/gainByHeat/value").asDouble()).isPositive();
     assertThat(json.at("/limitCelsius").asDouble()).isEqualTo(85);
     assertThat(json.at("/before/lowestNotPassedMegahertz").asDouble()).isEqualTo(4700);
     assertThat(json.at("/after/heatLimit/value").asDouble()).isBetween(5000.0, 5400.0);

@@ -54,8 +54,20 @@ public final class Figures {
           Unit.KELVIN,
           new Range(0, 20),
           new Range(0.1, 2),
-          "Standard deviation when the cooler comes off and on; 0.3 K is common practice.",
+          "Standard deviation when the cooler comes off and on; 0.5 K is common practice.",
           ALL.must(Job::remountKelvin, Job::withRemountKelvin));
+
+  /** Standard error of a room that was typed. */
+  public static final Figure TYPED_ROOM =
+      new Figure(
+          "typedRoomKelvin",
+          JOB,
+          "error of a typed room",
+          Unit.KELVIN,
+          new Range(0, 10),
+          new Range(0.1, 1),
+          "How far your thermometer and its place may be off; 0.3 K is common practice.",
+          ALL.must(Job::typedRoomKelvin, Job::withTypedRoomKelvin));
 
   private Figures() {}
 
@@ -87,7 +99,7 @@ public final class Figures {
 
   /** All figures, for one side's build. */
   public static List<Figure> all(Job job, Side side) {
-    List<Figure> figures = new ArrayList<>(List.of(HEAT, CARE, REMOUNT));
+    List<Figure> figures = new ArrayList<>(List.of(HEAT, CARE, REMOUNT, TYPED_ROOM));
     figures.addAll(ChipFigures.all(job.chip()));
     figures.addAll(build(side));
     figures.addAll(CoolerFigures.all(job.cooler()));

@@ -36,6 +36,7 @@ import java.util.stream.Stream;
  * @param heatWatts the heat to reckon with until a run has told it
  * @param careKelvin the smallest difference that the person cares about
  * @param remountKelvin standard deviation between mounts to reckon with while it is not measured
+ * @param typedRoomKelvin standard error of a room that was typed
  * @param runs the logs, in the order they came
  * @param compared which states the person wants compared, or null
  * @param rungs tries of the clock that were written down by hand
@@ -64,6 +65,7 @@ public record Job(
     double heatWatts,
     double careKelvin,
     Double remountKelvin,
+    Double typedRoomKelvin,
     List<RunEntry> runs,
     Compared compared,
     List<RungEntry> rungs,
@@ -87,6 +89,7 @@ public record Job(
   /** Copies its lists, and fills in what an older job does not say. */
   public Job {
     remountKelvin = remountKelvin == null ? Judging.USUAL_REMOUNT_KELVIN : remountKelvin;
+    typedRoomKelvin = typedRoomKelvin == null ? Judging.USUAL_TYPED_ROOM_KELVIN : typedRoomKelvin;
     runs = List.copyOf(runs);
     rungs = rungs == null ? List.of() : List.copyOf(rungs);
     ladder = ladder == null ? LadderTerms.USUAL : ladder;
@@ -121,7 +124,7 @@ public record Job(
 
   /** By what its runs are judged. */
   public Judging judging() {
-    return new Judging(careKelvin, remountKelvin);
+    return new Judging(careKelvin, remountKelvin, typedRoomKelvin);
   }
 
   /** The build of a side. */

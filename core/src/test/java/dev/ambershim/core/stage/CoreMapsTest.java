@@ -86,7 +86,7 @@ class CoreMapsTest {
   @Test
   void mountsAndTheirScatterAreKeptInTheJob() {
     Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel");
-    assertThat(job.judging().remountKelvin()).isEqualTo(0.3);
+    assertThat(job.judging().remountKelvin()).isEqualTo(0.5);
     RunEntry run = RunEntry.of(Side.AFTER, "a.csv", "a");
     assertThat(run.mount()).isEqualTo(1);
     RunEntry second = run.ofMount(2);

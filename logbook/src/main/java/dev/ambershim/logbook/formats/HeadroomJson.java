@@ -22,7 +22,7 @@ public final class HeadroomJson {
     figure(node, "roomCelsius", headroom.before().roomCelsius());
     node.set("before", ladder(headroom, false));
     node.set("after", ladder(headroom, true));
-    headroom.modelGain().ifPresent(f -> node.set("gainByHeat", ResultJson.of(f)));
+    headroom.gainByHeat().ifPresent(f -> node.set("gainByHeat", ResultJson.of(f)));
     headroom.kelvinAtEqualClock().ifPresent(f -> node.set("atEqualClock", ResultJson.of(f)));
     return node;
   }

@@ -118,7 +118,7 @@ public record Report(String title, List<Block> blocks) {
     addWorking(blocks, forecast.change(), notation);
     if (!assessment.headroom().isEmpty()) {
       addWorking(blocks, assessment.headroom().finding(), notation);
-      assessment.headroom().modelGain().ifPresent(f -> addWorking(blocks, f, notation));
+      assessment.headroom().gainWithoutBounds().ifPresent(f -> addWorking(blocks, f, notation));
     }
     weighing.ifPresent(w -> addWorking(blocks, w.advice(), notation));
     blocks.add(new Block.Heading("Bear in mind"));
@@ -148,7 +148,7 @@ public record Report(String title, List<Block> blocks) {
     blocks.add(new Block.Heading("How far it clocks"));
     blocks.add(new Block.Paragraph(headroom.finding().sentence()));
     List<String> points = new ArrayList<>(headroom.reasons());
-    headroom.modelGain().ifPresent(f -> points.add(f.sentence()));
+    headroom.gainWithoutBounds().ifPresent(f -> points.add(f.sentence()));
     headroom.kelvinAtEqualClock().ifPresent(f -> points.add(f.sentence()));
     if (!points.isEmpty()) {
       blocks.add(new Block.Points(points));

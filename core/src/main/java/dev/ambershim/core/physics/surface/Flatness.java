@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.surface;
 
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -45,15 +46,12 @@ public record Flatness(
     double[] fit = Polynomial.fit(x, y, z, Polynomial.PLANE);
     ReferencePlane plane = new ReferencePlane(fit[0], fit[1], fit[2]);
     double[] away = new double[z.length];
-    double square = 0;
-    double high = Double.NEGATIVE_INFINITY;
-    double low = Double.POSITIVE_INFINITY;
     for (int i = 0; i < z.length; i++) {
       away[i] = (z[i] - plane.at(x[i], y[i])) * plane.cosine();
-      square += away[i] * away[i];
-      high = Math.max(high, away[i]);
-      low = Math.min(low, away[i]);
     }
+    double square = Arrays.stream(away).map(v -> v * v).sum();
+    double high = Arrays.stream(away).max().orElseThrow();
+    double low = Arrays.stream(away).min().orElseThrow();
     // Levelled first, so that distance along z and along the normal are the same.
     double[] zone = new MinimumZone(x, y).of(away);
     ReferencePlane tilt = new ReferencePlane(zone[0], zone[1], zone[2]);
@@ -65,6 +63,6 @@ public record Flatness(
         Math.sqrt(square / z.length),
         plane.plus(tilt),
         2 * zone[3] * tilt.cosine(),
-        java.util.Arrays.stream(away).boxed().toList());
+        Arrays.stream(away).boxed().toList());
   }
 }

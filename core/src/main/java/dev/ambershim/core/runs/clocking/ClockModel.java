@@ -387,6 +387,21 @@ public final class ClockModel {
     return estimate(p -> clockAt(p, side, celsius, room));
   }
 
+  /**
+   * The clock at which each state's hottest core reaches a temperature, draw by draw, MHz.
+   *
+   * @return a row for each draw with a place for each side, in their order
+   */
+  double[][] clocksAt(double celsius, double room) {
+    double[][] all = new double[draws.length][sides.size()];
+    for (int d = 0; d < draws.length; d++) {
+      for (int s = 0; s < sides.size(); s++) {
+        all[d][s] = clockAt(draws[d], s, celsius, room);
+      }
+    }
+    return all;
+  }
+
   /** How much farther the second state clocks before it reaches a temperature, MHz. */
   public Estimate clockGain(double celsius, double room) {
     return estimate(p -> clockAt(p, 1, celsius, room) - clockAt(p, 0, celsius, room));

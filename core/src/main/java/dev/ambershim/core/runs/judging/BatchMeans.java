@@ -22,6 +22,10 @@ import org.hipparchus.distribution.continuous.TDistribution;
 public record BatchMeans(
     double mean, double standardError, int degreesOfFreedom, int batches, boolean settledMemory) {
   private static final Map<List<Double>, Double> QUANTILES = new ConcurrentHashMap<>();
+
+  /** Degrees of freedom of what is taken as known. */
+  private static final int KNOWN = 200;
+
   private static final int[] COUNTS = {30, 24, 20, 16, 12, 10};
 
   /** Fewest samples that are worth batching. */
@@ -130,6 +134,17 @@ public record BatchMeans(
   /** The same with a known figure added. */
   BatchMeans plus(double known) {
     return new BatchMeans(mean + known, standardError, degreesOfFreedom, batches, settledMemory);
+  }
+
+  /** The same with an independent standard error on top (Welch–Satterthwaite). */
+  BatchMeans wider(double error) {
+    if (!(error > 0)) {
+      return this;
+    }
+    double own = standardError * standardError;
+    double all = own + error * error;
+    double freedom = own == 0 ? KNOWN : Math.min(KNOWN, all * all / (own * own) * degreesOfFreedom);
+    return new BatchMeans(mean, Math.sqrt(all), (int) freedom, batches, settledMemory);
   }
 
   /** The same times a known figure above 0. */

@@ -81,7 +81,13 @@ public record Comparison(
         Stream.concat(first.stream(), second.stream()).allMatch(r -> r.analysis().hasRoom());
     EqualLoad equal =
         new EqualLoad(
-            MountedRun.analyses(first), MountedRun.analyses(second), a, b, rooms, notation);
+            MountedRun.analyses(first),
+            MountedRun.analyses(second),
+            a,
+            b,
+            rooms,
+            judging.typedRoomKelvin(),
+            notation);
     if (!equal.obstacles.isEmpty()) {
       reasons.addAll(equal.reasons);
       return refused(equal.obstacles, reasons, a, b, judging);
@@ -314,9 +320,12 @@ public record Comparison(
             + " 100:2008, G.4 (Welch–Satterthwaite)",
         List.of(
             "Equal load is judged by power (within 10 %) or, without it, by clock (within 2 %) and"
-                + " voltage (within 2 %); power that differs by more than 3 % is corrected, and a"
-                + " fifth of the correction is left open.",
+                + " voltage (within 2 %); where the room is known any difference of power is"
+                + " corrected, and a tenth of the correction is left open.",
             "A sensor's own offset cancels only if it is the same before and after.",
+            "A typed room counts as known to "
+                + Notation.METRIC.text(judging.typedRoomKelvin(), Unit.KELVIN)
+                + "; a room that moves widens the interval by what a cooler may lag behind it.",
             "The room is one reading; air at the cooler's intake may differ."));
   }
 }

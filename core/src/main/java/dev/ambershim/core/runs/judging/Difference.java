@@ -31,9 +31,6 @@ record Difference(
     double mountScatter,
     boolean mountsMeasured,
     String words) {
-  /** A figure that is taken as known counts as if it came from this many. */
-  private static final double FREEDOM_OF_THE_KNOWN = 200;
-
   /**
    * The difference of a figure.
    *
@@ -87,7 +84,9 @@ record Difference(
             ? 1
             : total
                 * total
-                / (lower * lower / freedom + assumed * assumed / FREEDOM_OF_THE_KNOWN + 1e-300);
+                / (lower * lower / freedom
+                    + assumed * assumed / Judging.USUAL_REMOUNT_FREEDOM
+                    + 1e-300);
     return new Difference(
         change,
         Math.sqrt(total),

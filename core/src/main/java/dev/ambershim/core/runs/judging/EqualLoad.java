@@ -32,10 +32,7 @@ final class EqualLoad {
   private static final double LOAD_POINTS = 5;
 
   /** Share of a correction that is left open: leakage and the pattern shift a little with power. */
-  private static final double OPEN_SHARE = 0.2;
-
-  /** Standard error of a room that was read off a thermometer and typed; common practice. */
-  private static final double TYPED_ROOM_KELVIN = 0.3;
+  static final double OPEN_SHARE = 0.1;
 
   private static final double NINETEEN_OF_TWENTY = 1.96;
 
@@ -44,8 +41,14 @@ final class EqualLoad {
   private final Notation notation;
   private final double powerShare;
 
-  /** Sides whose room was typed. */
-  private final int typedSides;
+  /** Standard error of the change by rooms that were typed, K. */
+  private final double typedKelvin;
+
+  /** Standard error of the quotient of the powers. */
+  private final double powerError;
+
+  /** How far rooms that moved may have shifted the change, K. */
+  private final double movedKelvin;
 
   /** Whether power differed and could not be corrected. */
   private boolean uncorrected;
@@ -67,6 +70,7 @@ final class EqualLoad {
       SideSummary a,
       SideSummary b,
       boolean rooms,
+      double typedRoomKelvin,
       Notation notation) {
     this.a = a;
     this.b = b;
@@ -80,7 +84,9 @@ final class EqualLoad {
     if (counts > 1) {
       obstacles.add("they do not have the same count of core temperatures");
     }
-    typedSides = typed(before) + typed(after);
+    typedKelvin = typedRoomKelvin * Math.sqrt(typed(before) + typed(after));
+    powerError = Math.hypot(powerError(before), powerError(after));
+    movedKelvin = Math.hypot(moved(before), moved(after));
     factor = power(rooms);
     clockAndVoltage();
     if (Math.abs(b.conditions().loadPercent() - a.conditions().loadPercent()) > LOAD_POINTS) {
@@ -91,8 +97,20 @@ final class EqualLoad {
             + turns("pump", s -> s.conditions().pumpTurnsPerMinute());
   }
 
+  /** By how much of its own a typed room counts; the same thermometer errs alike in all runs. */
   private static int typed(List<RunAnalysis> side) {
     return side.stream().anyMatch(RunAnalysis::roomTyped) ? 1 : 0;
+  }
+
+  private static double powerError(List<RunAnalysis> side) {
+    double squares = side.stream().mapToDouble(r -> Math.pow(r.doubts().powerWatts(), 2)).sum();
+    double watts = side.stream().mapToDouble(RunAnalysis::powerWatts).sum();
+    return watts > 0 ? Math.sqrt(squares) / watts : 0;
+  }
+
+  /** Rooms that moved in several runs of a side did so alike, at worst. */
+  private static double moved(List<RunAnalysis> side) {
+    return side.stream().mapToDouble(r -> r.doubts().shiftKelvin()).average().orElse(0);
   }
 
   private double power(boolean rooms) {
@@ -191,21 +209,29 @@ final class EqualLoad {
       // By power already, so nothing was corrected; the room counts in it all the same.
       return typedRoom() / a.powerWatts();
     }
-    double correction = OPEN_SHARE * Math.abs((factor - 1) * after);
+    double correction =
+        Math.hypot(
+            OPEN_SHARE * Math.abs((factor - 1) * after),
+            uncorrected ? 0 : NINETEEN_OF_TWENTY * powerError * Math.abs(after));
     return overRoom(figure) ? Math.hypot(correction, typedRoom()) : correction;
   }
 
   /**
-   * How far a figure may have moved because power differed and could not be corrected: all of it
-   * lies to one side, so it widens the interval by itself.
+   * How far a figure may have moved because power differed and could not be corrected, or because
+   * rooms moved and the cooler lagged behind: each lies to one side, so it widens the interval by
+   * itself.
    *
    * @param after the figure after the work
    */
   double shift(Figure figure, double after) {
-    if (!uncorrected || Double.isNaN(powerShare) || figure == Figure.RESISTANCE) {
-      return 0;
+    if (figure == Figure.RESISTANCE) {
+      return movedKelvin / a.powerWatts();
     }
-    return powerShare * Math.abs(overRoom(figure) ? after - Room.USUAL_CELSIUS : after);
+    double moved = overRoom(figure) ? movedKelvin : 0;
+    if (!uncorrected || Double.isNaN(powerShare)) {
+      return moved;
+    }
+    return moved + powerShare * Math.abs(overRoom(figure) ? after - Room.USUAL_CELSIUS : after);
   }
 
   /** Whether a figure counts from the room, where that is known. */
@@ -214,7 +240,7 @@ final class EqualLoad {
   }
 
   private double typedRoom() {
-    return NINETEEN_OF_TWENTY * TYPED_ROOM_KELVIN * Math.sqrt(typedSides);
+    return NINETEEN_OF_TWENTY * typedKelvin;
   }
 
   private String both(ToDoubleFunction<SideSummary> figure, Unit unit) {

@@ -27,6 +27,20 @@ public final class RunAnalyser {
   /** A core that lost more of its readings under load does not count; nor does such a run. */
   private static final double MOST_LOST = 0.5;
 
+  /** What may be left to warm, and added, K; common practice. */
+  private static final double MOST_LEFT_KELVIN = 3;
+
+  /** How far what is left may be unknown, two standard errors, K; common practice. */
+  private static final double MOST_OPEN_KELVIN = 3;
+
+  private static final double WORTH_A_WORD_KELVIN = 0.15;
+
+  /** Below this, the power in all of the settled part is that of full load. */
+  private static final double LEAST_HELD = 1.0005;
+
+  /** Heat that a throttling chip gives up, where nothing tells; common practice. */
+  private static final double USUAL_DROP = 0.2;
+
   private static final int BLOCK = 2048;
 
   /** A log of so many samples is worth more than one thread. */
@@ -156,7 +170,7 @@ public final class RunAnalyser {
       if (cores.isEmpty()) {
         return unfit(
             load,
-            Throttling.of(log, load, new double[log.size()], null),
+            Throttling.of(log, load, new double[log.size()], null, null),
             "most of its temperatures under load cannot be, so no core counts");
       }
     } else {
@@ -168,7 +182,7 @@ public final class RunAnalyser {
     if (load == null) {
       load = load(mean, power);
     }
-    Throttling throttling = Throttling.of(log, load, hottest, clock);
+    Throttling throttling = Throttling.of(log, load, hottest, clock, power);
     double[] rise = rise(mean, room);
     int[] under = present(rise, load);
     if (gaps && under.length < (1 - MOST_LOST) * (load.to() - load.from())) {
@@ -193,6 +207,19 @@ public final class RunAnalyser {
     int[] used = Arrays.stream(tail).filter(i -> !throttling.samples()[i]).toArray();
     double throttledShare = 1 - (double) used.length / tail.length;
     double length = log.seconds()[tail[tail.length - 1]] - log.seconds()[tail[0]];
+    StillWarming left =
+        StillWarming.of(
+            log.seconds(),
+            rise,
+            under,
+            throttling.samples(),
+            tail,
+            meanOf(rise, tail) - rest(rise, load),
+            load.from() > 0);
+    if (!cut.settled() && !Double.isNaN(cut.driftKelvin())) {
+      // What still creeps by the cooler's own law is known, and no reason to refuse a run.
+      cut = Truncation.judge(pick(left.added(log.seconds(), rise), under), cut.start());
+    }
     String why = null;
     if (throttledShare > 0.5) {
       why = "it was throttled for most of its settled part";
@@ -208,6 +235,8 @@ public final class RunAnalyser {
               + " K between the halves of its last part";
     } else if (length < LEAST_PLATEAU_SECONDS || used.length < BatchMeans.FEWEST) {
       why = "its settled part lasts only " + Math.round(length) + " s";
+    } else {
+      why = stillWarming(left);
     }
     if (used.length < BatchMeans.FEWEST) {
       return unfit(load, throttling, why);
@@ -217,23 +246,39 @@ public final class RunAnalyser {
           LogReader.count(countOf(throttling.samples()), "throttled sample")
               + " found by "
               + throttling.how()
-              + " and left out.");
+              + "; what they cost in heat is allowed for.");
     }
     double roomMean =
         room != null
-            ? meanOf(room, used)
+            ? meanOf(room, tail)
             : typedRoom.isPresent() ? typedRoom.getAsDouble() : Double.NaN;
     if (room != null) {
-      checkRoomDrift(room, used);
+      checkRoomDrift(room, tail);
     }
-    List<Double> each = cores.stream().map(c -> meanOf(c.values(), used)).toList();
+    // Where the chip held itself back, its cooler had less to carry: the readings between are too
+    // cool for their power. Over all of the settled part rise goes with power all the same.
+    double full = meanOf(power, used) / meanOf(power, tail);
+    boolean byPower = full > LEAST_HELD && !Double.isNaN(roomMean);
+    int[] counted = byPower ? tail : used;
+    double factor = byPower ? full : 1;
+    List<Double> each =
+        cores.stream()
+            .map(c -> at(meanOf(c.values(), counted) + left.kelvin(), roomMean, factor))
+            .toList();
     SettledFigures settled =
-        new SettledFigures(used, rise, mean, cores, each, only(Role.PACKAGE), power);
+        new SettledFigures(
+            counted, rise, mean, cores, each, only(Role.PACKAGE), power, room, left, log.seconds());
     double hot = each.stream().mapToDouble(Double::doubleValue).max().orElseThrow();
     double cool = each.stream().mapToDouble(Double::doubleValue).min().orElseThrow();
-    double meanCore = meanOf(mean, used);
     double watts = meanOf(power, used);
-    double riseMean = Double.isNaN(roomMean) ? Double.NaN : meanOf(rise, used);
+    double riseMean =
+        Double.isNaN(roomMean) ? Double.NaN : factor * (meanOf(rise, counted) + left.kelvin());
+    double shift =
+        moved(room, rise, counted, load)
+            + meanOf(rise, used)
+                * (byPower
+                    ? EqualLoad.OPEN_SHARE * (factor - 1)
+                    : held(throttledShare, throttling, clock, tail));
     return new RunAnalysis(
         log.fileName(),
         log.seconds()[load.from()],
@@ -242,10 +287,10 @@ public final class RunAnalyser {
         log.seconds()[tail[tail.length - 1]],
         used.length,
         Optional.ofNullable(why),
-        meanCore,
+        at(meanOf(mean, counted) + left.kelvin(), roomMean, factor),
         hot,
         each.size() > 1 ? hot - cool : Double.NaN,
-        meanOf(only(Role.PACKAGE), used),
+        at(meanOf(only(Role.PACKAGE), counted) + left.kelvin(), roomMean, factor),
         each,
         roomMean,
         room == null && typedRoom.isPresent(),
@@ -254,14 +299,37 @@ public final class RunAnalyser {
         meanOf(clock, used),
         conditions(used),
         watts > 0 ? riseMean / watts : Double.NaN,
-        settled.figures(),
-        settled.eachCore(),
+        settled.figures(factor),
+        settled.eachCore(factor),
+        new RunDoubts(shift, errorOf(power, used)),
         secondsOf(throttling.samples()),
         countOf(throttling.samples()),
         throttledShare,
         leftOut,
         log.disbelieved().orElse(List.of()),
         remarks);
+  }
+
+  /** A temperature at another heat, by its rise over the room. */
+  private static double at(double celsius, double room, double factor) {
+    return factor == 1 ? celsius : room + (celsius - room) * factor;
+  }
+
+  /**
+   * By what share a rise may be too low where a chip held itself back for a part, and no power
+   * tells by how much: heat goes about with the square of the clock.
+   */
+  private static double held(double share, Throttling throttling, double[] clock, int[] tail) {
+    if (share == 0) {
+      return 0;
+    }
+    if (clock == null) {
+      return share * USUAL_DROP;
+    }
+    int[] back = Arrays.stream(tail).filter(i -> throttling.samples()[i]).toArray();
+    int[] free = Arrays.stream(tail).filter(i -> !throttling.samples()[i]).toArray();
+    double ratio = meanOf(clock, back) / meanOf(clock, free);
+    return share * Math.max(0, 1 - ratio * ratio);
   }
 
   /**
@@ -284,9 +352,64 @@ public final class RunAnalyser {
     double[] mean = new double[log.size()];
     double[] hottest = new double[log.size()];
     over(run.cores, mean, hottest);
-    Throttling throttling = Throttling.of(run.log, load, hottest, run.mean(Role.CLOCK));
+    Throttling throttling = Throttling.of(run.log, load, hottest, run.mean(Role.CLOCK), power);
     return StepResponse.of(
         run.log.seconds(), run.rise(mean, run.room()), power, load, throttling.samples());
+  }
+
+  /** What is left to warm is added; a run that leaves too much open is refused. */
+  private String stillWarming(StillWarming left) {
+    boolean much = left.kelvin() > MOST_LEFT_KELVIN;
+    if (much || 2 * left.standardError() > MOST_OPEN_KELVIN) {
+      return "it was still warming: about "
+          + plain(Math.max(0, left.kelvin()))
+          + " K (± "
+          + plain(2 * left.standardError())
+          + ") were left; "
+          + (left.minutes() > 0
+              ? "about " + Math.round(Math.ceil(left.minutes())) + " minutes of load would do"
+              : "a longer run would do");
+    }
+    if (left.kelvin() > WORTH_A_WORD_KELVIN) {
+      remarks.add(
+          "It was still warming a little: "
+              + plain(left.kelvin())
+              + " K (± "
+              + plain(2 * left.standardError())
+              + ") are added, by its fitted time constant.");
+    }
+    return null;
+  }
+
+  /** The rise at rest before the load, or none where the log begins under load. */
+  private static double rest(double[] rise, LoadStretch load) {
+    double sum = 0;
+    int n = 0;
+    for (int i = Math.max(0, load.from() - 60); i < load.from(); i++) {
+      if (!Double.isNaN(rise[i])) {
+        sum += rise[i];
+        n++;
+      }
+    }
+    return n == 0 ? 0 : sum / n;
+  }
+
+  private double moved(double[] room, double[] rise, int[] used, LoadStretch load) {
+    if (room != null) {
+      return RunDoubts.lag(log.seconds(), room, used);
+    }
+    return typedRoom.isPresent()
+        ? RunDoubts.trend(log.seconds(), rise, used, log.seconds()[load.from()])
+        : 0;
+  }
+
+  private static double errorOf(double[] power, int[] used) {
+    if (power == null) {
+      return 0;
+    }
+    double[] present =
+        Arrays.stream(used).mapToDouble(i -> power[i]).filter(v -> !Double.isNaN(v)).toArray();
+    return present.length < BatchMeans.FEWEST ? 0 : BatchMeans.of(present).standardError();
   }
 
   private LoadStretch load(double[] mean, double[] power) {
@@ -329,6 +452,7 @@ public final class RunAnalyser {
         nan,
         Map.of(),
         List.of(),
+        RunDoubts.NONE,
         secondsOf(throttling.samples()),
         countOf(throttling.samples()),
         0,

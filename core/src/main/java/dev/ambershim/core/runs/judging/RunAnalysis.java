@@ -31,6 +31,7 @@ import java.util.Optional;
  * @param figures mean and standard error of each figure that the log gives; temperatures are rises
  *     over room air, or temperatures where there is no room
  * @param coreFigures the same for each core
+ * @param doubts what the run leaves open beyond its own noise
  * @param throttledSeconds time under load left out as throttled
  * @param throttledSamples samples under load left out as throttled
  * @param throttledInSettled share of the settled part that was throttled, 0 to 1
@@ -60,6 +61,7 @@ public record RunAnalysis(
     double resistanceKelvinPerWatt,
     Map<Figure, BatchMeans> figures,
     List<BatchMeans> coreFigures,
+    RunDoubts doubts,
     double throttledSeconds,
     int throttledSamples,
     double throttledInSettled,
@@ -144,6 +146,7 @@ public record RunAnalysis(
         resistanceKelvinPerWatt,
         scaled,
         coreFigures.stream().map(c -> c.times(factor)).toList(),
+        doubts,
         throttledSeconds,
         throttledSamples,
         throttledInSettled,

@@ -18,6 +18,9 @@ final class SettledFigures {
   private final List<Double> each;
   private final double[] chip;
   private final double[] power;
+  private final double[] room;
+  private final StillWarming left;
+  private final double[] seconds;
 
   /**
    * Sets out the run.
@@ -28,6 +31,9 @@ final class SettledFigures {
    * @param each mean of each core over the samples that count
    * @param chip package temperature, or null
    * @param power chip power, or null
+   * @param room room air, or null
+   * @param left what the run had still to warm
+   * @param seconds time of each sample
    */
   SettledFigures(
       int[] used,
@@ -36,46 +42,89 @@ final class SettledFigures {
       List<Channel> cores,
       List<Double> each,
       double[] chip,
-      double[] power) {
+      double[] power,
+      double[] room,
+      StillWarming left,
+      double[] seconds) {
+    this.seconds = seconds;
     this.used = used;
     this.rise = rise;
     this.cores = cores;
     this.each = each;
     this.chip = chip;
     this.power = power;
+    this.room = room;
+    this.left = left;
     air = new double[mean.length];
     for (int i = 0; i < air.length; i++) {
       air[i] = mean[i] - rise[i];
     }
   }
 
-  Map<Figure, BatchMeans> figures() {
+  /**
+   * The figures.
+   *
+   * @param factor by which the rises go up to full heat
+   */
+  Map<Figure, BatchMeans> figures(double factor) {
     Map<Figure, BatchMeans> result = new EnumMap<>(Figure.class);
-    result.put(Figure.RISE, of(rise, new double[rise.length]));
-    double[] hottest = cores.get(extreme(1)).values();
-    result.put(Figure.HOTTEST, of(hottest, air));
-    if (cores.size() > 1) {
-      result.put(Figure.SPREAD, of(hottest, cores.get(extreme(-1)).values()));
+    double air = room == null ? 0 : Rounding.of(room, used);
+    double squares = 0;
+    for (Channel core : cores) {
+      squares += Math.pow(Rounding.of(core.values(), used) / cores.size(), 2);
     }
-    put(result, Figure.PACKAGE, chip, air);
-    put(result, Figure.RESISTANCE, power == null ? null : resistance(), new double[rise.length]);
+    double ofMean = Math.sqrt(squares + air * air);
+    put(result, Figure.RISE, rise, new double[rise.length], ofMean);
+    Channel hot = cores.get(extreme(1));
+    put(result, Figure.HOTTEST, hot.values(), this.air, ofCore(hot, air));
+    if (cores.size() > 1) {
+      Channel cool = cores.get(extreme(-1));
+      BatchMeans spread = of(hot.values(), cool.values());
+      if (spread != null) {
+        result.put(Figure.SPREAD, spread.wider(ofCore(hot, Rounding.of(cool.values(), used))));
+      }
+    }
+    if (chip != null) {
+      put(result, Figure.PACKAGE, chip, this.air, Math.hypot(Rounding.of(chip, used), air));
+    }
+    if (factor != 1) {
+      result.replaceAll((figure, value) -> value.times(factor));
+    }
+    BatchMeans byPower = power == null ? null : resistance(ofMean);
+    if (byPower != null) {
+      result.put(Figure.RESISTANCE, byPower);
+    }
     return result;
   }
 
-  List<BatchMeans> eachCore() {
+  private double ofCore(Channel core, double other) {
+    return Math.hypot(Rounding.of(core.values(), used), other);
+  }
+
+  /** The same for each core. */
+  List<BatchMeans> eachCore(double factor) {
+    double air = room == null ? 0 : Rounding.of(room, used);
     Stream<Channel> all = cores.stream();
     return (used.length > RunAnalyser.LONG ? all.parallel() : all)
-        .map(core -> of(core.values(), air))
+        .map(core -> warmed(core.values(), this.air).wider(ofCore(core, air)).times(factor))
         .collect(Collectors.toCollection(ArrayList::new));
   }
 
-  private void put(Map<Figure, BatchMeans> result, Figure figure, double[] series, double[] less) {
-    if (series == null) {
-      return;
-    }
-    BatchMeans found = of(series, less);
+  /** A difference with what is left to warm. */
+  private BatchMeans warmed(double[] a, double[] b) {
+    BatchMeans found = of(left.added(seconds, a), b);
+    return found == null ? null : found.wider(left.standardError());
+  }
+
+  private void put(
+      Map<Figure, BatchMeans> result,
+      Figure figure,
+      double[] series,
+      double[] less,
+      double rounding) {
+    BatchMeans found = warmed(series, less);
     if (found != null && Double.isFinite(found.mean())) {
-      result.put(figure, found);
+      result.put(figure, found.wider(rounding));
     }
   }
 
@@ -91,9 +140,13 @@ final class SettledFigures {
   }
 
   /**
-   * A series whose mean is the ratio of the means and whose scatter is the ratio's (delta rule).
+   * The ratio of the means, by a series whose scatter is the ratio's (delta rule); null where there
+   * is no power.
+   *
+   * @param rounding of the rise, K
    */
-  private double[] resistance() {
+  private BatchMeans resistance(double rounding) {
+    double[] rise = left.added(seconds, this.rise);
     double watts = 0;
     double kelvin = 0;
     int n = 0;
@@ -112,7 +165,11 @@ final class SettledFigures {
     for (int i : used) {
       result[i] = ratio + (rise[i] - ratio * power[i]) / (watts / n);
     }
-    return result;
+    BatchMeans found = of(result, new double[result.length]);
+    double mean = watts / n;
+    return found == null || !Double.isFinite(found.mean())
+        ? null
+        : found.plus(left.kelvin() / mean).wider(Math.hypot(left.standardError(), rounding) / mean);
   }
 
   /** The difference over the samples that count, without those that lack a figure. */

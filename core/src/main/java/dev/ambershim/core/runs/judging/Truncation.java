@@ -63,7 +63,8 @@ public record Truncation(int start, boolean settled, double driftKelvin) {
     return cut * BATCH;
   }
 
-  private static Truncation judge(double[] y, int start) {
+  /** Whether the halves from a start on agree. */
+  static Truncation judge(double[] y, int start) {
     int half = (y.length - start) / 2;
     if (half < BatchMeans.FEWEST) {
       return new Truncation(start, false, Double.NaN);

@@ -18,6 +18,9 @@ import java.util.Optional;
 
 /** What a face report says in a sentence, with its working. */
 public final class FaceFinding {
+  /** Degrees of freedom from which a scatter is worth its name; common practice. */
+  private static final int ENOUGH_REPEATS = 6;
+
   private FaceFinding() {}
 
   /**
@@ -64,8 +67,11 @@ public final class FaceFinding {
     limits.add("Between the probed places nothing is known: a finer grid finds more.");
     limits.add(
         report.scatterMicrometres().isEmpty()
-            ? "Without repeats there is no interval. Probe a few places twice."
+            ? "Without repeats there is no interval. Probe at least six places twice."
             : "Scatter makes any face look less flat; the interval allows for it.");
+    if (report.fromRepeats() && report.probings() - report.points().size() < ENOUGH_REPEATS) {
+      limits.add("So few repeats tell the scatter roughly: probe at least six places twice.");
+    }
     if (!report.outliers().isEmpty()) {
       limits.add("Places that do not go with the rest are in it; probe them again.");
     }

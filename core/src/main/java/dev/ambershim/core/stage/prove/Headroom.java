@@ -5,9 +5,9 @@ import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
+import dev.ambershim.core.runs.clocking.ClockGain;
 import dev.ambershim.core.runs.clocking.ClockLadder;
 import dev.ambershim.core.runs.clocking.ClockModel;
-import dev.ambershim.core.runs.clocking.GridGain;
 import dev.ambershim.core.runs.clocking.LadderTerms;
 import dev.ambershim.core.runs.clocking.Outcome;
 import dev.ambershim.core.runs.clocking.Rung;
@@ -30,6 +30,7 @@ public final class Headroom {
   private final double remountKelvin;
   private final Notation notation;
   private Optional<ClockModel> model;
+  private Optional<ClockGain> gain;
 
   private Headroom(ClockLadder before, ClockLadder after, double remountKelvin, Notation notation) {
     this.before = before;
@@ -57,11 +58,15 @@ public final class Headroom {
                 .mapToDouble(Rung::roomCelsius)
                 .average()
                 .orElse(Double.NaN);
-    return new Headroom(
-        new ClockLadder(before, terms, room),
-        new ClockLadder(after, terms, room),
-        remountKelvin,
-        notation);
+    Headroom headroom =
+        new Headroom(
+            new ClockLadder(before, terms, room),
+            new ClockLadder(after, terms, room),
+            remountKelvin,
+            notation);
+    // Where there is a gain it is worked out here, so that to ask for it takes no time.
+    headroom.gain();
+    return headroom;
   }
 
   /**
@@ -97,23 +102,29 @@ public final class Headroom {
     return before.rungs().isEmpty() && after.rungs().isEmpty();
   }
 
-  /** The gain that the rungs tell, if both ladders are bounded from both sides. */
-  public Optional<GridGain> gridGain() {
-    return before.bracketed() && after.bracketed()
-        ? Optional.of(GridGain.of(before, after))
-        : Optional.empty();
+  /** The gain by rungs and heat together, if both ladders are bounded from both sides. */
+  public synchronized Optional<ClockGain> gain() {
+    if (gain == null) {
+      boolean heat =
+          usable().size() == 2 && before.terms().limitCelsius() > before.roomCelsius() + 1;
+      gain =
+          before.bracketed() && after.bracketed()
+              ? Optional.of(
+                  ClockGain.of(before, after, heat ? model() : Optional.empty(), remountKelvin))
+              : Optional.empty();
+    }
+    return gain;
   }
 
   /**
    * What the stage's answer says of it after the kelvin; empty if the rungs do not tell a change.
    */
   public Optional<Headline> headline() {
-    Optional<GridGain> grid = gridGain();
-    if (grid.isPresent()) {
-      double gain = grid.get().megahertz();
-      return grid.get().interval().contains(0)
+    if (gain().isPresent()) {
+      double more = gain().get().megahertz();
+      return gain().get().interval().contains(0)
           ? Optional.empty()
-          : Optional.of(new Headline(gain > 0, megahertz(Math.abs(gain))));
+          : Optional.of(new Headline(more > 0, megahertz(Math.abs(more))));
     }
     if (before.bracketed() && after.highestPass().isPresent()) {
       double least = after.highestPass().getAsDouble() - before.lowestBlock().getAsDouble();
@@ -136,21 +147,21 @@ public final class Headroom {
 
   /** What the rungs tell, as a finding. */
   public Finding finding() {
-    Optional<GridGain> gain = gridGain();
+    Optional<ClockGain> gain = gain();
     return new Finding(
         "prove.headroom",
         sentence(gain),
-        gain.map(GridGain::megahertz).orElse(Double.NaN),
+        gain.map(ClockGain::megahertz).orElse(Double.NaN),
         Unit.MEGAHERTZ,
-        gain.map(GridGain::interval),
+        gain.map(ClockGain::interval),
         new Working(
-            "The highest clock lies between the highest rung that passed under the limit and the"
-                + " lowest above it that did not, anywhere with equal chance; the gain is the"
-                + " difference of two such, a trapezoid",
+            "The highest clock is the lower of two edges, of heat and of stability; each draw of them"
+                + " counts by how well it explains every rung and every temperature",
             inputs(),
-            "JCGM 100:2008, 4.3.7 and JCGM 101:2008, 6.4.4; when a rung counts: common practice",
+            "Gelman et al., Bayesian Data Analysis, 10.4; JCGM 101:2008; how soft a stable edge is and"
+                + " when a rung counts: common practice",
             List.of(
-                "A rung that passed once may fail tomorrow: the longer it was held, the surer.",
+                "A rung that passed once may fail tomorrow: tries at one clock count, each of them.",
                 "Temperatures are carried to one room by their rise; the cooler must have run at"
                     + " one speed.",
                 "Both ladders must stand under one load.")));
@@ -172,7 +183,7 @@ public final class Headroom {
     return inputs;
   }
 
-  private String sentence(Optional<GridGain> gain) {
+  private String sentence(Optional<ClockGain> gain) {
     if (isEmpty()) {
       return "No rung yet. Write down a clock, how it ended and its hottest core.";
     }
@@ -189,7 +200,7 @@ public final class Headroom {
     double mean = gain.get().megahertz();
     return both
         + (interval.contains(0)
-            ? ". The rungs are too far apart to tell a gain ("
+            ? ". That does not tell a gain ("
             : ": " + megahertz(Math.abs(mean)) + (mean < 0 ? " less (" : " more ("))
         + notation.range(
             mean < 0 && !interval.contains(0) ? interval.negated() : interval, Unit.MEGAHERTZ)
@@ -345,8 +356,13 @@ public final class Headroom {
             });
   }
 
-  /** The gain at the limit by the model of heat, MHz; takes a moment. */
-  public Optional<Finding> modelGain() {
+  /** The gain by the model of heat where the rungs bound none; takes a moment. */
+  public Optional<Finding> gainWithoutBounds() {
+    return gain().isPresent() ? Optional.empty() : gainByHeat();
+  }
+
+  /** The gain at the limit by the model of heat alone, MHz; takes a moment. */
+  public Optional<Finding> gainByHeat() {
     if (usable().size() < 2 || !(before.terms().limitCelsius() > before.roomCelsius() + 1)) {
       return Optional.empty();
     }

@@ -40,7 +40,7 @@ public record ProveAnswer(
     Headroom headroom = assessment.headroom();
     if (!headroom.isEmpty()) {
       others.add(headroom.finding());
-      headroom.modelGain().ifPresent(others::add);
+      headroom.gainWithoutBounds().ifPresent(others::add);
     }
     if (assessment.comparison().isEmpty()) {
       String clocks = headroom.headline().map(h -> "It clocks " + h.underLimit() + ". ").orElse("");

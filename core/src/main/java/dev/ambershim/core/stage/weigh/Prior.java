@@ -15,7 +15,7 @@ package dev.ambershim.core.stage.weigh;
 public record Prior(
     String key, String what, double likely, double low, double high, String unit, String source) {
   /** Standard normal quantile of 0.95. */
-  private static final double Z95 = 1.6448536269514722;
+  static final double Z95 = 1.6448536269514722;
 
   /**
    * Checks its order.

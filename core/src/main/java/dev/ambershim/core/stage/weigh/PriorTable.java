@@ -4,6 +4,7 @@ import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.dosing.LidSeat;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.material.Material;
+import dev.ambershim.core.runs.judging.Judging;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -78,7 +79,14 @@ public final class PriorTable {
   static final Prior SENSORS =
       new Prior("sensors", "common error of the core sensors", 0, -3.3, 3.3, "K", PRACTICE);
   static final Prior PLATEAU =
-      new Prior("reading", "a settled rise on one mounting", 0, -1, 1, "K", PRACTICE);
+      new Prior(
+          "reading",
+          "a settled rise, from mount to mount",
+          0,
+          -Prior.Z95 * Judging.USUAL_REMOUNT_KELVIN,
+          Prior.Z95 * Judging.USUAL_REMOUNT_KELVIN,
+          "K",
+          PRACTICE);
   static final Prior COOLANT =
       new Prior("reading.coolant", "a coolant probe", 0, -1, 1, "K", PRACTICE);
   static final Prior LID =

@@ -6,12 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.NextRung;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.SplittableRandom;
 import org.hipparchus.distribution.continuous.TriangularDistribution;
-import org.hipparchus.distribution.continuous.UniformRealDistribution;
 import org.junit.jupiter.api.Test;
 
 class ClockLadderTest {
@@ -66,37 +66,42 @@ class ClockLadderTest {
     assertThat(new ClockLadder(List.of(bad, more), TERMS, 22).highestPass()).hasValue(4900);
   }
 
+  /**
+   * Where the edges are hard and far from each other's readings, what is left is the gap: two
+   * rectangles of 400 MHz, whose difference is triangular (Hipparchus).
+   */
   @Test
-  void equalGapsGiveATriangle() {
-    // Two gaps of 100 MHz: the difference is triangular over ±100 about its mean. Reference:
-    // Hipparchus' triangular distribution.
-    GridGain gain = GridGain.between(4700, 4800, 4900, 5000);
-    TriangularDistribution triangle = new TriangularDistribution(100, 200, 300);
-    assertThat(gain.megahertz()).isEqualTo(200);
+  void wideGapsTellWhatRectanglesTell() {
+    ClockGain gain =
+        headroom(
+                List.of(unread(4000, Outcome.PASSED), unread(4400, Outcome.FAILED)),
+                List.of(unread(4400, Outcome.PASSED), unread(4800, Outcome.FAILED)))
+            .gain()
+            .orElseThrow();
+    TriangularDistribution triangle = new TriangularDistribution(0, 400, 800);
+    assertThat(gain.megahertz()).isCloseTo(400, within(20.0));
     assertThat(gain.interval().low())
-        .isCloseTo(triangle.inverseCumulativeProbability(0.025), within(1e-6));
+        .isCloseTo(triangle.inverseCumulativeProbability(0.025), within(35.0));
     assertThat(gain.interval().high())
-        .isCloseTo(triangle.inverseCumulativeProbability(0.975), within(1e-6));
+        .isCloseTo(triangle.inverseCumulativeProbability(0.975), within(35.0));
   }
 
-  @Test
-  void aFineGapAgainstACoarseOneNearsARectangle() {
-    GridGain gain = GridGain.between(4799.99, 4800, 4900, 5000);
-    UniformRealDistribution flat = new UniformRealDistribution(100, 200);
-    assertThat(gain.interval().low())
-        .isCloseTo(flat.inverseCumulativeProbability(0.025), within(0.02));
+  private static Rung unread(double clock, Outcome outcome) {
+    return Rung.typed(clock, null, outcome, "", null, null);
   }
 
+  /** A rung seen once is no certain bound; seen three times it is a better one. */
   @Test
-  void theTrapezoidHoldsWhatDrawsHold() {
-    GridGain gain = GridGain.between(4700, 4725, 4800, 4900);
-    SplittableRandom random = new SplittableRandom(5);
-    int inside = 0;
-    for (int i = 0; i < 200_000; i++) {
-      double d = random.nextDouble(4800, 4900) - random.nextDouble(4700, 4725);
-      inside += gain.interval().contains(d) ? 1 : 0;
+  void repeatsCount() {
+    List<Rung> once = List.of(unread(4700, Outcome.PASSED), unread(4725, Outcome.FAILED));
+    List<Rung> often = new ArrayList<>();
+    for (int i = 0; i < 4; i++) {
+      often.addAll(once);
     }
-    assertThat(inside / 200_000.0).isCloseTo(0.95, within(0.002));
+    double single = headroom(once, once).gain().orElseThrow().interval().width();
+    double repeated = headroom(often, often).gain().orElseThrow().interval().width();
+    assertThat(single).isGreaterThan(100);
+    assertThat(repeated).isLessThan(0.85 * single);
   }
 
   @Test
@@ -105,12 +110,19 @@ class ClockLadderTest {
         headroom(
             List.of(passed(4700, 82), ended(4800, Outcome.TOO_HOT)),
             List.of(passed(4700, 70), passed(4900, 80), ended(5000, Outcome.FAILED)));
+    ClockGain gain = headroom.gain().orElseThrow();
+    // By the rungs alone 200 MHz, 122 to 278; what is soft and what was read make it wider.
+    assertThat(gain.megahertz()).isBetween(120.0, 260.0);
+    assertThat(gain.interval().width()).isBetween(120.0, 330.0);
+    String more = Notation.METRIC.text(gain.megahertz(), Unit.MEGAHERTZ) + " more";
     assertThat(headroom.headline().map(Headroom.Headline::underLimit))
-        .hasValue("200 MHz more under your limit");
+        .hasValue(more + " under your limit");
     assertThat(headroom.finding().sentence())
-        .isEqualTo(
+        .startsWith(
             "It holds 4900 to 5000 MHz after and 4700 to 4800 MHz before the work under"
-                + " 90.0 °C in a room of 22.0 °C: 200 MHz more (122 to 278).");
+                + " 90.0 °C in a room of 22.0 °C: "
+                + more
+                + " (");
     assertThat(headroom.reasons())
         .contains("Before, 4800 MHz was too hot.", "After, 5000 MHz failed.");
   }
@@ -122,7 +134,7 @@ class ClockLadderTest {
             List.of(passed(4700, 82), ended(4800, Outcome.FAILED)),
             List.of(passed(4700, 70), ended(4800, Outcome.FAILED)));
     assertThat(headroom.headline()).isEmpty();
-    assertThat(headroom.finding().sentence()).contains("too far apart to tell a gain (−78 to 78)");
+    assertThat(headroom.finding().sentence()).contains("That does not tell a gain (−");
   }
 
   @Test

@@ -186,7 +186,7 @@ class ClockModelTest {
     Headroom headroom =
         Headroom.of(List.of(bare), List.of(), LadderTerms.USUAL, 0.3, Notation.METRIC);
     assertThat(headroom.heatLimit(false)).isEmpty();
-    assertThat(headroom.modelGain()).isEmpty();
+    assertThat(headroom.gainByHeat()).isEmpty();
     assertThat(headroom.kelvinAtEqualClock()).isEmpty();
   }
 
@@ -236,7 +236,7 @@ class ClockModelTest {
             LadderTerms.USUAL,
             0.3,
             Notation.METRIC);
-    var gain = headroom.modelGain().orElseThrow();
+    var gain = headroom.gainByHeat().orElseThrow();
     assertThat(gain.value())
         .isBetween(gain.interval().orElseThrow().low(), gain.interval().orElseThrow().high());
     assertThat(gain.sentence()).contains("MHz higher after the work (");

@@ -67,9 +67,9 @@ class ComparisonTest {
 
   @Test
   void tooSmallToMatter() {
-    Comparison c = compare(made(50), made(50.3), 2);
+    Comparison c = compare(made(50), made(50.3), 3);
     assertThat(c.verdict()).isEqualTo(Verdict.TOO_SMALL);
-    assertThat(c.reasons()).anyMatch(r -> r.contains("2.0 K that you care about"));
+    assertThat(c.reasons()).anyMatch(r -> r.contains("3.0 K that you care about"));
   }
 
   /** A change that is there for sure, but likely below what counts, is no help. */
@@ -138,7 +138,10 @@ class ComparisonTest {
     creeping.slowSeconds = 3000;
     Comparison c = compare(made(50), creeping, 1);
     assertThat(c.verdict()).isEqualTo(Verdict.NOT_COMPARABLE);
-    assertThat(c.sentence()).contains("after.csv").contains("never settled");
+    assertThat(c.sentence())
+        .contains("after.csv")
+        .contains("still warming")
+        .contains("minutes of load");
   }
 
   @Test
@@ -182,7 +185,7 @@ class ComparisonTest {
     List<RunAnalysis> after =
         IntStream.range(0, 3).mapToObj(i -> made(40 - mounts[i]).run("a" + i, 30 + i)).toList();
     Comparison many = remounted(before, after, 1);
-    Comparison one = compare(before.subList(0, 1), after.subList(0, 1), 1);
+    Comparison one = judged(before.subList(0, 1), after.subList(0, 1), 0.3);
     assertThat(many.interval().orElseThrow().width())
         .isGreaterThan(1.5 * one.interval().orElseThrow().width());
     assertThat(many.reasons()).anyMatch(r -> r.contains("scatter between 6 mounts"));
@@ -194,13 +197,21 @@ class ComparisonTest {
   @Test
   void thePooledIntervalIsTheTextbooks() {
     List<RunAnalysis> before =
-        IntStream.range(0, 3).mapToObj(i -> made(50 + 2 * i).run("b" + i, 40 + i)).toList();
+        IntStream.range(0, 3).mapToObj(i -> still(50 + 2 * i).run("b" + i, 40 + i)).toList();
     List<RunAnalysis> after =
-        IntStream.range(0, 3).mapToObj(i -> made(40 + 2 * i).run("a" + i, 50 + i)).toList();
+        IntStream.range(0, 3).mapToObj(i -> still(40 + 2 * i).run("a" + i, 50 + i)).toList();
     Interval interval = remounted(before, after, 1).interval().orElseThrow();
     double s2 = (squares(before) + squares(after)) / 4;
     double half = 2.776 * Math.sqrt(s2 * (1 / 3.0 + 1 / 3.0));
     assertThat(interval.width() / 2).isCloseTo(half, within(1e-3 * half));
+  }
+
+  /** In a still room, and with nothing to correct: so nothing but the mounts is in doubt. */
+  private static Synthetic still(double rise) {
+    Synthetic made = made(rise);
+    made.roomDrift = 0;
+    made.withPower = false;
+    return made;
   }
 
   private static double squares(List<RunAnalysis> runs) {
@@ -240,17 +251,17 @@ class ComparisonTest {
 
   @Test
   void oneMountEachSideWidensTheIntervalByTheStatedScatter() {
-    List<RunAnalysis> before = List.of(made(50).run("b", 80));
-    List<RunAnalysis> after = List.of(made(49).run("a", 81));
+    List<RunAnalysis> before = List.of(still(50).run("b", 80));
+    List<RunAnalysis> after = List.of(still(49).run("a", 81));
     Comparison sure = judged(before, after, 0);
     Comparison usual = judged(before, after, 0.3);
     Comparison rough = judged(before, after, 1);
-    // Variances add: two mounts of 0.3 K give 1.96·0.3·√2 = 0.83 K beside the noise.
+    // Variances add: as sure as ten mounts, 0.3 K give 2.23·0.3·√2 = 0.95 K beside the noise.
     double noise = sure.interval().orElseThrow().width() / 2;
     assertThat(usual.interval().orElseThrow().width() / 2)
-        .isCloseTo(Math.hypot(noise, 0.83), within(0.06));
+        .isCloseTo(Math.hypot(noise, 0.945), within(0.03));
     assertThat(rough.interval().orElseThrow().width() / 2)
-        .isCloseTo(Math.hypot(noise, 2.77), within(0.1));
+        .isCloseTo(Math.hypot(noise, 3.15), within(0.05));
     assertThat(usual.reasons()).anyMatch(r -> r.contains("deviation of 0.3 K is assumed"));
     assertThat(rough.verdict()).isEqualTo(Verdict.CANNOT_TELL);
     assertThat(rough.mountsToTell()).isGreaterThan(10);

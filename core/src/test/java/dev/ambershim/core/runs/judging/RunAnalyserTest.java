@@ -111,7 +111,7 @@ class RunAnalyserTest {
     made.slowSeconds = 3000;
     RunAnalysis a = made.run("creeping", 6);
     assertThat(a.unfit()).isPresent();
-    assertThat(a.unfit().get()).contains("never settled");
+    assertThat(a.unfit().get()).contains("still warming").contains("minutes of load would do");
   }
 
   @Test

@@ -132,7 +132,7 @@ class WeighingTest {
         Solved.weigh(
             with(PASTE, List.of(Reading.plain("a", 150, 22 + 110, 22)), List.of()),
             WhatIf.AS_IT_IS);
-    assertThat(w.advice().sentence()).startsWith("Cannot tell from this");
+    assertThat(w.advice().sentence()).startsWith("Find the cause first");
     assertThat(w.recommended()).isEmpty();
     assertThat(w.reasons()).anyMatch(r -> r.contains("power channel"));
   }

@@ -125,7 +125,7 @@ public final class LadderPanel extends VBox {
       Stream.of(
               both ? headroom.kelvinAtEqualClock() : Optional.<Finding>empty(),
               headroom.heatLimit(both && !headroom.after().rungs().isEmpty()),
-              both ? headroom.modelGain() : Optional.<Finding>empty())
+              both ? headroom.gainWithoutBounds() : Optional.<Finding>empty())
           .flatMap(Optional::stream)
           .forEach(f -> words.add(f.sentence()));
       Optional<NextRung> before = next(headroom, false);
