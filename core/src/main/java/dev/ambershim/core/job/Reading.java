@@ -14,6 +14,7 @@ import dev.ambershim.core.runs.reading.Role;
  * @param roomCelsius room air
  * @param coolantCelsius coolant, or null
  * @param lidCelsius the middle of the lid's top, or null
+ * @param mount readings of one number were taken without the cooler coming off; null for the first
  */
 public record Reading(
     String name,
@@ -21,9 +22,26 @@ public record Reading(
     double coreCelsius,
     double roomCelsius,
     Double coolantCelsius,
-    Double lidCelsius) {
+    Double lidCelsius,
+    Integer mount) {
   /** Less heat tells nothing of a joint. */
   private static final double LEAST_WATTS = 1;
+
+  /** Fills in what an older job does not say. */
+  public Reading {
+    mount = mount == null ? 1 : mount;
+  }
+
+  /** A reading of the first mount. */
+  public Reading(
+      String name,
+      double watts,
+      double coreCelsius,
+      double roomCelsius,
+      Double coolantCelsius,
+      Double lidCelsius) {
+    this(name, watts, coreCelsius, roomCelsius, coolantCelsius, lidCelsius, null);
+  }
 
   /**
    * A reading that a person typed.

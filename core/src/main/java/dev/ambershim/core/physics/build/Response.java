@@ -155,6 +155,11 @@ public final class Response {
     return new Detail(solved.map(), new Ladder(steps), watts, solved.peakCelsius());
   }
 
+  /** Cores over the room by the closed-form ladder alone, K/W: right within about a tenth. */
+  public static double roughKelvinPerWatt(Situation at, double[] logs) {
+    return Ladder.of(at.chip(), at.cooler(), at.build(), doubt(logs)).totalKelvinPerWatt();
+  }
+
   private static double[] moved(
       Situation at, int figure, double by, LiveStack live, CoreLayout layout, SolveWatch watch) {
     double[] logs = new double[FIGURES];

@@ -10,11 +10,28 @@ import dev.ambershim.core.physics.material.Material;
  * usual coolers, and far better under an extreme-cold pot, by the law that fits the table
  * (Incropera &amp; DeWitt, Table A.1, which has 264 W/m·K at 200 K and 884 at 100 K; from memory).
  */
-final class SiliconAt {
+public final class SiliconAt {
   /** Dies that run under such a pot lie about there, °C; common practice. */
   private static final double COLD_DIE_CELSIUS = -100;
 
+  /** Dies are reckoned with no hotter, °C: a chip protects itself before. */
+  private static final double HOTTEST_CELSIUS = 150;
+
+  private static final double COLDEST_CELSIUS = -170;
+
   private SiliconAt() {}
+
+  /**
+   * Logarithm of silicon's conductivity at a die's temperature by the one that {@link
+   * #likelyWattsPerMetreKelvin} has.
+   */
+  public static double logarithm(Cooler cooler, double celsius) {
+    double at = Math.max(COLDEST_CELSIUS, Math.min(HOTTEST_CELSIUS, celsius));
+    return Math.log(
+        Material.SILICON.highWattsPerMetreKelvin()
+            * Fall.SILICON.factor(at)
+            / likelyWattsPerMetreKelvin(cooler));
+  }
 
   /** Likely conductivity, W/m·K. */
   static double likelyWattsPerMetreKelvin(Cooler cooler) {

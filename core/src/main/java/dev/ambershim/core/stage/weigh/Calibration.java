@@ -3,7 +3,9 @@ package dev.ambershim.core.stage.weigh;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.build.Response;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.SplittableRandom;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -13,19 +15,29 @@ import org.hipparchus.random.SobolSequenceGenerator;
 
 /**
  * What readings tell of the unknowns. Bayes' rule: the most likely point is found by damped
- * Gauss–Newton steps, the curvature there gives a normal approximation, and draws from it are
- * weighted by the true posterior and resampled (importance resampling; Gelman et al., <i>Bayesian
- * Data Analysis</i>, 10.4 and 13.3). With a linear model the approximation is exact. Draws come
- * from a Sobol sequence, so the same readings give the same draws.
+ * Gauss–Newton steps, the curvature there gives a normal approximation (Gelman et al., <i>Bayesian
+ * Data Analysis</i>, 13.3), and draws from the true posterior start from it. The same readings give
+ * the same draws; without any they are a Sobol sequence.
  */
 public final class Calibration {
   /** How many draws carry a forecast. */
   static final int DRAWS = 1024;
 
-  private static final int TRIED = 4 * DRAWS;
+  /** Slices before the first draw, and from draw to draw. */
+  private static final int WALKED = 800;
 
-  /** Draws reach a little further than the approximation, so that weights stay bounded. */
-  private static final double WIDER = 1.2;
+  private static final int THINNED = 12;
+
+  /** Slices start from wider than the approximation, so that they reach its longer tails. */
+  private static final double FIRST_WIDER = 2;
+
+  private static final double LATER_WIDER = 1.3;
+
+  /** Part of the peak's covariance that stays in the walk's. */
+  private static final double KEPT = 0.1;
+
+  private static final int MOST_TRIES = 60;
+  private static final long SEED = 20_260_602L;
 
   private static final NormalDistribution NORMAL = new NormalDistribution();
 
@@ -42,19 +54,13 @@ public final class Calibration {
   private final double[] likely;
   private final RealMatrix covariance;
   private final double[][] draws;
-  private final double effectiveDraws;
   private final double worstMisfit;
 
   private Calibration(
-      double[] likely,
-      RealMatrix covariance,
-      double[][] draws,
-      double effectiveDraws,
-      double worstMisfit) {
+      double[] likely, RealMatrix covariance, double[][] draws, double worstMisfit) {
     this.likely = likely;
     this.covariance = covariance;
     this.draws = draws;
-    this.effectiveDraws = effectiveDraws;
     this.worstMisfit = worstMisfit;
   }
 
@@ -62,20 +68,22 @@ public final class Calibration {
   static List<Datum> data(Response now, Unknowns unknowns, List<Reading> readings) {
     List<Datum> data = new ArrayList<>();
     for (Reading r : readings) {
+      long together = readings.stream().filter(o -> o.mount().equals(r.mount())).count();
       data.add(
           new Datum(
               "cores",
               z ->
-                  r.watts() * unknowns.heat(z) * now.meanKelvinPerWatt(unknowns.now(z))
+                  unknowns.riseKelvin(
+                          now, unknowns.now(z), z, r.watts() * unknowns.heat(z), r.roomCelsius())
                       + unknowns.liftKelvin(z)
                       + unknowns.sensorsKelvin(z),
               r.coreCelsius() - r.roomCelsius(),
-              PriorTable.PLATEAU.sigma()));
+              cores(together)));
       if (r.coolantCelsius() != null && now.situation().cooler().kind().coolantShare() > 0) {
         data.add(coolant(unknowns, r.watts(), r.coolantCelsius() - r.roomCelsius()));
       }
       if (r.lidCelsius() != null && now.situation().build().lidOn()) {
-        data.add(lid(now, unknowns, r.watts(), r.lidCelsius() - r.roomCelsius()));
+        data.add(lid(now, unknowns, r.watts(), r.roomCelsius(), r.lidCelsius() - r.roomCelsius()));
       }
     }
     return data;
@@ -86,11 +94,23 @@ public final class Calibration {
         "coolant", z -> unknowns.coolantKelvin(z, watts), observed, PriorTable.COOLANT.sigma());
   }
 
-  static Datum lid(Response now, Unknowns unknowns, double watts, double observed) {
+  /**
+   * Standard error of a rise. Readings of one mount share what the mount did, so each of them
+   * counts for its part of it.
+   */
+  static double cores(long ofOneMount) {
+    return Math.hypot(
+        PriorTable.WITHIN.sigma(), PriorTable.PLATEAU.sigma() * Math.sqrt(ofOneMount));
+  }
+
+  static Datum lid(Response now, Unknowns unknowns, double watts, double room, double observed) {
     return new Datum(
         "lid",
         z ->
-            watts * unknowns.heat(z) * now.lidKelvinPerWatt(unknowns.now(z))
+            watts
+                    * unknowns.heat(z)
+                    * now.lidKelvinPerWatt(
+                        Unknowns.warmed(now, unknowns.now(z), watts * unknowns.heat(z), room))
                 + unknowns.liftKelvin(z),
         observed,
         PriorTable.LID.sigma());
@@ -148,7 +168,7 @@ public final class Calibration {
     RealMatrix covariance =
         new CholeskyDecomposition(normal(jacobian(z, data))).getSolver().getInverse();
     double worst = worstMisfit(data);
-    return sampled(z, covariance, data, worst);
+    return new Calibration(z, covariance, sampled(z, covariance, data), worst);
   }
 
   /** How many of its own standard deviations a reading lies from what the prior foretells. */
@@ -167,53 +187,144 @@ public final class Calibration {
     return worst;
   }
 
-  private static Calibration sampled(
-      double[] z, RealMatrix covariance, List<Datum> data, double worst) {
+  /**
+   * Draws by elliptical slices (Murray, Adams &amp; MacKay 2010, <i>AISTATS</i>; from memory): a
+   * point and a fresh draw of the approximation span an ellipse, on which a point as likely as a
+   * chance level is looked for. However far the posterior is from the approximation, the draws are
+   * its own; the nearer it is, the fewer points are tried.
+   */
+  private static double[][] sampled(double[] z, RealMatrix covariance, List<Datum> data) {
     int n = Unknowns.NOW;
-    RealMatrix root = new CholeskyDecomposition(covariance, 1e-10, 1e-12).getL();
-    boolean prior = data.isEmpty();
-    double wide = prior ? 1 : WIDER;
     SobolSequenceGenerator sobol = new SobolSequenceGenerator(Unknowns.ALL);
     sobol.skipTo(1); // the first point is the corner 0
-    double[][] tried = new double[prior ? DRAWS : TRIED][Unknowns.ALL];
-    double[] logWeight = new double[tried.length];
-    double highest = Double.NEGATIVE_INFINITY;
-    for (int t = 0; t < tried.length; t++) {
+    SplittableRandom random = new SplittableRandom(SEED);
+    Base base = Base.of(z, covariance, data.isEmpty() ? 1 : FIRST_WIDER);
+    double[] at = new double[n];
+    double[][] draws = new double[DRAWS][];
+    if (!data.isEmpty()) {
+      // The peak's curvature can be far from the whole; a first walk tells where it lies.
+      double[][] walk = new double[WALKED][];
+      for (int w = 0; w < WALKED; w++) {
+        at = slice(at, base, data, random);
+        walk[w] = base.place(at);
+      }
+      Base whole = Base.about(walk, covariance);
+      at = whole.point(walk[WALKED - 1]);
+      base = whole;
+    }
+    for (int d = 0; d < DRAWS; d++) {
       double[] u = sobol.nextVector();
       double[] normal = new double[u.length];
-      double square = 0;
       for (int i = 0; i < u.length; i++) {
         normal[i] = NORMAL.inverseCumulativeProbability(u[i]);
-        square += i < n ? normal[i] * normal[i] : 0;
       }
-      for (int i = 0; i < u.length; i++) {
-        tried[t][i] = i < n ? z[i] : normal[i];
-        for (int j = 0; i < n && j <= i; j++) {
-          tried[t][i] += wide * root.getEntry(i, j) * normal[j];
+      if (!data.isEmpty()) {
+        for (int k = 0; k < THINNED; k++) {
+          at = slice(at, base, data, random);
+        }
+        System.arraycopy(at, 0, normal, 0, n);
+      }
+      draws[d] = base.place(normal);
+    }
+    return draws;
+  }
+
+  /**
+   * The normal distribution that slices start from.
+   *
+   * @param middle where it lies
+   * @param root triangular root of its covariance in the unknowns of now
+   * @param wide factor on that, so that longer tails are reached
+   */
+  private record Base(double[] middle, RealMatrix root, double wide) {
+    static Base of(double[] middle, RealMatrix covariance, double wide) {
+      return new Base(middle, new CholeskyDecomposition(covariance, 1e-8, 1e-12).getL(), wide);
+    }
+
+    /** About a walk; a part of another covariance keeps it from falling in. */
+    static Base about(double[][] walk, RealMatrix other) {
+      int n = Unknowns.NOW;
+      double[] mean = new double[Unknowns.ALL];
+      for (double[] w : walk) {
+        for (int i = 0; i < n; i++) {
+          mean[i] += w[i] / walk.length;
         }
       }
-      logWeight[t] = prior ? 0 : square / 2 - objective(tried[t], data);
-      highest = Math.max(highest, logWeight[t]);
-    }
-    double[] weight = new double[tried.length];
-    double sum = 0;
-    double squares = 0;
-    for (int t = 0; t < weight.length; t++) {
-      weight[t] = Math.exp(logWeight[t] - highest);
-      sum += weight[t];
-      squares += weight[t] * weight[t];
-    }
-    double[][] draws = new double[DRAWS][];
-    double passed = weight[0];
-    int at = 0;
-    for (int i = 0; i < DRAWS; i++) {
-      double aim = (i + 0.5) / DRAWS * sum;
-      while (passed < aim && at < weight.length - 1) {
-        passed += weight[++at];
+      double[][] own = new double[n][n];
+      for (double[] w : walk) {
+        for (int i = 0; i < n; i++) {
+          for (int j = 0; j < n; j++) {
+            own[i][j] += (w[i] - mean[i]) * (w[j] - mean[j]) / walk.length;
+          }
+        }
       }
-      draws[i] = tried[at];
+      RealMatrix mixed =
+          new Array2DRowRealMatrix(own, false)
+              .scalarMultiply(1 - KEPT)
+              .add(other.scalarMultiply(KEPT));
+      return Base.of(mean, mixed, LATER_WIDER);
     }
-    return new Calibration(z, covariance, draws, sum * sum / squares, worst);
+
+    /** The unknowns at a point; those that are made anew stay as they are. */
+    double[] place(double[] normal) {
+      double[] place = Arrays.copyOf(normal, Unknowns.ALL);
+      for (int i = 0; i < Unknowns.NOW; i++) {
+        place[i] = middle[i];
+        for (int j = 0; j <= i; j++) {
+          place[i] += wide * root.getEntry(i, j) * normal[j];
+        }
+      }
+      return place;
+    }
+
+    /** The point of a place. */
+    double[] point(double[] place) {
+      double[] normal = new double[Unknowns.NOW];
+      for (int i = 0; i < normal.length; i++) {
+        double rest = place[i] - middle[i];
+        for (int j = 0; j < i; j++) {
+          rest -= wide * root.getEntry(i, j) * normal[j];
+        }
+        normal[i] = rest / (wide * root.getEntry(i, i));
+      }
+      return normal;
+    }
+  }
+
+  /** Logarithm of the posterior over the approximation. */
+  private static double over(double[] normal, Base base, List<Datum> data) {
+    double square = 0;
+    for (double v : normal) {
+      square += v * v;
+    }
+    return square / 2 - objective(base.place(normal), data);
+  }
+
+  private static double[] slice(double[] at, Base base, List<Datum> data, SplittableRandom random) {
+    double[] other = new double[at.length];
+    for (int i = 0; i < other.length; i++) {
+      other[i] = random.nextGaussian();
+    }
+    double level = over(at, base, data) + Math.log(1 - random.nextDouble());
+    double angle = 2 * Math.PI * random.nextDouble();
+    double low = angle - 2 * Math.PI;
+    double high = angle;
+    for (int tries = 0; tries < MOST_TRIES; tries++) {
+      double[] next = new double[at.length];
+      for (int i = 0; i < next.length; i++) {
+        next[i] = at[i] * Math.cos(angle) + other[i] * Math.sin(angle);
+      }
+      if (over(next, base, data) >= level) {
+        return next;
+      }
+      if (angle < 0) {
+        low = angle;
+      } else {
+        high = angle;
+      }
+      angle = low + (high - low) * random.nextDouble();
+    }
+    return at;
   }
 
   private static double objective(double[] z, List<Datum> data) {
@@ -293,38 +404,11 @@ public final class Calibration {
     return draws;
   }
 
-  /** How many independent draws the weighted ones are worth. */
-  double effectiveDraws() {
-    return effectiveDraws;
-  }
-
   /**
    * How far the worst reading lies from what the table foretells, in standard deviations of that
    * foretelling. Beyond three, chip, cooler or reading are not what they are taken for.
    */
   public double worstMisfit() {
     return worstMisfit;
-  }
-
-  /** Variance of a linear combination of the first unknowns. */
-  double variance(double[] slope) {
-    double sum = 0;
-    for (int i = 0; i < Unknowns.NOW; i++) {
-      for (int j = 0; j < Unknowns.NOW; j++) {
-        sum += slope[i] * slope[j] * covariance.getEntry(i, j);
-      }
-    }
-    return sum;
-  }
-
-  /** Covariance of two linear combinations of the first unknowns. */
-  double covariance(double[] a, double[] b) {
-    double sum = 0;
-    for (int i = 0; i < Unknowns.NOW; i++) {
-      for (int j = 0; j < Unknowns.NOW; j++) {
-        sum += a[i] * b[j] * covariance.getEntry(i, j);
-      }
-    }
-    return sum;
   }
 }

@@ -5,9 +5,14 @@ import dev.ambershim.core.physics.build.Ladder;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import java.util.ArrayList;
+import java.util.List;
 
 /** A weighed situation at its most likely figures after the readings, seen closely. */
 public final class CloseUp {
+  /** What a core's sensor shows over the core: no joint takes it away. */
+  private static final String HOT_PLACE = "hot place in a core";
+
   private final Question question;
   private final WhatIf whatIf;
   private final double[] likely;
@@ -42,15 +47,17 @@ public final class CloseUp {
     fanned[3] += whatIf.coolerLogarithm();
     double watts = question.heatWatts() * whatIf.heat() * powerFactor;
     double heat = unknowns.heat(likely);
-    Detail felt =
-        Response.detail(
-            situation, fanned, watts * heat, question.roomCelsius() + whatIf.roomKelvin(), watch);
+    double room = question.roomCelsius() + whatIf.roomKelvin();
+    double rise = watts * heat * Response.roughKelvinPerWatt(situation, fanned);
+    Unknowns.warmed(situation, fanned, rise, room);
+    Detail felt = Response.detail(situation, fanned, watts * heat, room, watch);
     // Figures go by the power reading, as the person knows it.
-    Ladder read =
-        new Ladder(
-            felt.ladder().steps().stream()
-                .map(s -> new Ladder.Step(s.name(), s.kelvinPerWatt() * heat))
-                .toList());
+    List<Ladder.Step> steps = new ArrayList<>();
+    steps.add(new Ladder.Step(HOT_PLACE, unknowns.hotPlaceKelvinPerWatt(likely) * heat));
+    felt.ladder()
+        .steps()
+        .forEach(s -> steps.add(new Ladder.Step(s.name(), s.kelvinPerWatt() * heat)));
+    Ladder read = new Ladder(steps);
     return new Detail(felt.map(), read, watts, felt.peakCelsius());
   }
 }

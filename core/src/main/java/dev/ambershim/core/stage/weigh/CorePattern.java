@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.weigh;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.material.Filling;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
@@ -12,11 +13,13 @@ import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * Why cores differ beyond what geometry explains. Three things add up for each core: its sensor
- * (kelvin that stay whatever is done), its share of the heat, and how thick the inner joint is over
- * it (both grow with the heat, and change with the build). Given readings they are split by their
- * prior variances (normal prior, normal errors: Gelman et al., <i>Bayesian Data Analysis</i>, 3.5);
- * readings at several loads tell the sensor from the other two.
+ * Why cores differ beyond what geometry explains. Four things add up for each core: its sensor
+ * (kelvin that stay whatever is done), its share of the heat, how thick the inner joint is over it
+ * (both grow with the heat, and change with the build), and where it lies, which the layout only
+ * guesses (grows with the heat, and stays). Given readings they are split by their prior variances
+ * (normal prior, normal errors: Gelman et al., <i>Bayesian Data Analysis</i>, 3.5); readings at
+ * several loads tell the sensor from the others. So where cores are more alike than the layout has
+ * them, the layout is doubted first, and not an uneven joint that happens to hide it.
  */
 public final class CorePattern {
   /** Heat spreads sideways on its way, so that a thin spot counts less than fully. */
@@ -25,16 +28,23 @@ public final class CorePattern {
   /** Share of the chip's heat that enters in cores, as the layout has it. */
   private static final double IN_CORES = 0.75;
 
-  private static final int KINDS = 3;
+  private static final int KINDS = 4;
 
   private final Response now;
   private final double joint;
   private final double heat;
+  private final double[] geometry;
   private final double[][] mean;
   private final RealMatrix root;
 
   private CorePattern(
-      Response now, double joint, double heat, double[][] mean, RealMatrix covariance) {
+      Response now,
+      double[] geometry,
+      double joint,
+      double heat,
+      double[][] mean,
+      RealMatrix covariance) {
+    this.geometry = geometry;
     this.now = now;
     this.joint = joint;
     this.heat = heat;
@@ -56,7 +66,8 @@ public final class CorePattern {
     double[] prior = {
       PriorTable.CORE_SENSOR.sigma(),
       PriorTable.CORE_SHARE.sigma(),
-      PriorTable.uneven(onDies(now)).sigma()
+      PriorTable.uneven(onDies(now)).sigma(),
+      PriorTable.LAYOUT.sigma()
     };
     for (int k = 0; k < KINDS; k++) {
       normal.setEntry(k, k, 1 / (prior[k] * prior[k]));
@@ -69,7 +80,7 @@ public final class CorePattern {
         continue;
       }
       double watts = p.watts() * heat;
-      double[] effect = effects(now, joint, watts);
+      double[] effect = effects(now, geometry, joint, watts);
       double[] seen = apart(p.celsius().stream().mapToDouble(Double::doubleValue).toArray());
       for (int i = 0; i < KINDS; i++) {
         for (int j = 0; j < KINDS; j++) {
@@ -85,12 +96,17 @@ public final class CorePattern {
     for (int c = 0; c < cores; c++) {
       mean[c] = solved.getSolver().solve(new ArrayRealVector(right[c], false)).toArray();
     }
-    return new CorePattern(now, joint, heat, mean, solved.getSolver().getInverse());
+    return new CorePattern(now, geometry, joint, heat, mean, solved.getSolver().getInverse());
   }
 
   private static Filling onDies(Response at) {
     Build build = at.situation().build();
     return build.lidOn() ? build.inner().filling() : build.outer().filling();
+  }
+
+  /** Cores of a response less their mean, which comes last. */
+  private static double[] geometry(double[] coresAndMean) {
+    return apart(Arrays.copyOf(coresAndMean, coresAndMean.length - 1));
   }
 
   private static double[] apart(double[] values) {
@@ -105,12 +121,17 @@ public final class CorePattern {
     return all;
   }
 
-  /** Kelvin for each unit of sensor, share and unevenness. */
-  private static double[] effects(Response at, double jointLog, double watts) {
+  /** Kelvin for each unit of sensor, share, unevenness and layout. */
+  private static double[] effects(Response at, double[] geometry, double jointLog, double watts) {
+    double squares = 0;
+    for (double g : geometry) {
+      squares += g * g / geometry.length;
+    }
     return new double[] {
       1,
       watts * IN_CORES / at.cores() * at.localKelvinPerWatt(),
-      watts * at.dieJointKelvinPerWatt() * Math.exp(jointLog) * FELT
+      watts * at.dieJointKelvinPerWatt() * Math.exp(jointLog) * FELT,
+      watts * Math.sqrt(squares)
     };
   }
 
@@ -118,7 +139,10 @@ public final class CorePattern {
   double[][] draw(SplittableRandom random) {
     double[][] all = new double[mean.length][];
     for (int c = 0; c < all.length; c++) {
-      double[] n = {random.nextGaussian(), random.nextGaussian(), random.nextGaussian()};
+      double[] n = new double[KINDS];
+      for (int k = 0; k < KINDS; k++) {
+        n[k] = random.nextGaussian();
+      }
       all[c] = root.operate(n);
       for (int k = 0; k < KINDS; k++) {
         all[c][k] += mean[c][k];
@@ -149,7 +173,7 @@ public final class CorePattern {
       Optional<double[]> evenness) {
     boolean lid = at.situation().build().lidOn();
     double size = evenness.isPresent() ? logs[lid ? 0 : 1] : joint;
-    double[] effect = effects(at, size, watts * heat);
+    double[] effect = effects(at, geometry(cores), size, watts * heat);
     double mean = cores[cores.length - 1];
     double[] all = new double[cores.length - 1];
     for (int c = 0; c < all.length; c++) {
@@ -161,7 +185,8 @@ public final class CorePattern {
           (cores[c] - mean) * watts * drawn
               + draw[c][0] * effect[0]
               + draw[c][1] * effect[1]
-              + uneven * effect[2];
+              + uneven * effect[2]
+              + draw[c][3] * effect[3];
     }
     return all;
   }
@@ -179,7 +204,7 @@ public final class CorePattern {
 
   /** Likely remainder of each core, K: what geometry does not explain; heat by the reading, W. */
   double[] remainderKelvin(double watts) {
-    double[] effect = effects(now, joint, watts * heat);
+    double[] effect = effects(now, geometry, joint, watts * heat);
     double[] all = new double[mean.length];
     for (int c = 0; c < all.length; c++) {
       for (int k = 0; k < KINDS; k++) {

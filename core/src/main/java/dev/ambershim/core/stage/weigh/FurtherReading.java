@@ -1,17 +1,21 @@
 package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.job.Reading;
+import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.stage.weigh.Calibration.Datum;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import org.hipparchus.stat.StatUtils;
+import org.hipparchus.stat.correlation.Covariance;
 
 /**
- * What one more reading would be worth: how wide the forecast's interval would be with it. By the
- * normal approximation, a reading with slope g and standard error s takes (a·C·g)² / (g·C·g + s²)
- * off the variance of a forecast with slope a (the update of a normal prior by one observation;
+ * What one more reading would be worth: how wide the forecast's interval would be with it. Over the
+ * draws, a reading that goes with the forecast by a covariance c, and has variance v and standard
+ * error s, takes c² / (v + s²) off the forecast's variance (the linear update by one observation;
  * Gelman et al., <i>Bayesian Data Analysis</i>, 14.8). What the reading would say does not matter
  * for that.
  *
@@ -19,6 +23,8 @@ import java.util.function.ToDoubleFunction;
  * @param sigmaKelvin standard deviation of the forecast gain with it
  */
 public record FurtherReading(String what, double sigmaKelvin) {
+  private static final Covariance COVARIANCE = new Covariance();
+
   /** The readings that could be taken, the most telling first. */
   static List<FurtherReading> of(
       Response now,
@@ -27,21 +33,15 @@ public record FurtherReading(String what, double sigmaKelvin) {
       ToDoubleFunction<double[]> gain,
       double watts,
       List<Reading> taken) {
-    double[] z = calibration.likely();
-    double[] whole = Calibration.slope(gain, z, Unknowns.ALL);
-    double fresh = 0;
-    for (int i = Unknowns.NOW; i < Unknowns.ALL; i++) {
-      fresh += whole[i] * whole[i];
-    }
-    double[] slope = java.util.Arrays.copyOf(whole, Unknowns.NOW);
+    double[][] draws = calibration.draws();
+    double[] gains = Arrays.stream(draws).mapToDouble(gain).toArray();
     List<FurtherReading> all = new ArrayList<>();
     for (Candidate c : candidates(now, unknowns, watts, taken)) {
-      double[] g = Calibration.slope(c.datum.model(), z, Unknowns.NOW);
+      double[] shown = Arrays.stream(draws).mapToDouble(c.datum.model()).toArray();
       double error = c.datum.sigma() * c.datum.sigma() + c.more;
-      double cross = calibration.covariance(slope, g);
-      double variance =
-          calibration.variance(slope) - cross * cross / (calibration.variance(g) + error);
-      all.add(new FurtherReading(c.what, Math.sqrt(Math.max(0, variance) + fresh)));
+      double cross = COVARIANCE.covariance(gains, shown);
+      double left = StatUtils.variance(gains) - cross * cross / (StatUtils.variance(shown) + error);
+      all.add(new FurtherReading(c.what, Math.sqrt(Math.max(0, left))));
     }
     all.sort(Comparator.comparingDouble(FurtherReading::sigmaKelvin));
     return all;
@@ -49,12 +49,8 @@ public record FurtherReading(String what, double sigmaKelvin) {
 
   /** Standard deviation of the forecast gain as it stands, K. */
   static double sigmaNow(Calibration calibration, ToDoubleFunction<double[]> gain) {
-    double[] whole = Calibration.slope(gain, calibration.likely(), Unknowns.ALL);
-    double sum = calibration.variance(whole);
-    for (int i = Unknowns.NOW; i < Unknowns.ALL; i++) {
-      sum += whole[i] * whole[i];
-    }
-    return Math.sqrt(sum);
+    return Math.sqrt(
+        StatUtils.variance(Arrays.stream(calibration.draws()).mapToDouble(gain).toArray()));
   }
 
   /** A reading that could be taken, with variance that its own fresh joint adds. */
@@ -63,7 +59,7 @@ public record FurtherReading(String what, double sigmaKelvin) {
   private static List<Candidate> candidates(
       Response now, Unknowns unknowns, double watts, List<Reading> taken) {
     List<Candidate> all = new ArrayList<>();
-    double sigma = PriorTable.PLATEAU.sigma();
+    double sigma = Calibration.cores(1);
     double lowest =
         taken.stream().mapToDouble(Reading::watts).min().orElse(Double.POSITIVE_INFINITY);
     if (taken.isEmpty()) {
@@ -83,7 +79,7 @@ public record FurtherReading(String what, double sigmaKelvin) {
       all.add(
           new Candidate(
               "of the lid's temperature in its middle",
-              Calibration.lid(now, unknowns, watts, 0),
+              Calibration.lid(now, unknowns, watts, Room.USUAL_CELSIUS, 0),
               0));
     }
     if (!taken.isEmpty()) {
@@ -101,7 +97,8 @@ public record FurtherReading(String what, double sigmaKelvin) {
           for (int i = 0; i < logs.length; i++) {
             logs[i] += shift[i];
           }
-          return watts * unknowns.heat(z) * now.meanKelvinPerWatt(logs) + unknowns.sensorsKelvin(z);
+          return unknowns.riseKelvin(now, logs, z, watts * unknowns.heat(z), Room.USUAL_CELSIUS)
+              + unknowns.sensorsKelvin(z);
         },
         0,
         sigma);
@@ -125,7 +122,7 @@ public record FurtherReading(String what, double sigmaKelvin) {
             z -> {
               double[] logs = unknowns.now(z);
               logs[1] = 0;
-              return watts * unknowns.heat(z) * now.meanKelvinPerWatt(logs)
+              return unknowns.riseKelvin(now, logs, z, watts * unknowns.heat(z), Room.USUAL_CELSIUS)
                   + unknowns.sensorsKelvin(z);
             },
             0,

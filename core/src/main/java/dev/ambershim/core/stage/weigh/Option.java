@@ -69,6 +69,26 @@ public record Option(
     return steps.stream().anyMatch(Step::opens);
   }
 
+  /** Standard deviation of the logarithm of {@link #powerFactor}: how it goes is not known well. */
+  double powerSigma() {
+    double per =
+        kind == OptionKind.LOWER_VOLTAGE
+            ? PriorTable.BY_VOLTAGE.sigma() / PriorTable.BY_VOLTAGE.likely()
+            : kind == OptionKind.LOWER_CLOCK
+                ? PriorTable.BY_CLOCK.sigma() / PriorTable.BY_CLOCK.likely()
+                : 0;
+    return per * Math.abs(Math.log(powerFactor));
+  }
+
+  /** Whether heat takes another way than now: another lid, none, or another cooler. */
+  boolean reshapes() {
+    return kind == OptionKind.BARE
+        || kind == OptionKind.BARE_LAPPED
+        || kind == OptionKind.COPPER_LID
+        || kind == OptionKind.METAL_LAPPED
+        || kind == OptionKind.BETTER_COOLER;
+  }
+
   /** Whether it can be done. */
   public boolean possible() {
     return impossible.isEmpty();

@@ -25,12 +25,6 @@ final class OptionList {
   /** A flat lid made to measure is somewhat thicker, by common practice. */
   private static final double THICKER_LID_MILLIMETRES = 0.5;
 
-  /** Heat goes with clock × voltage², and voltage with about half the clock: common practice. */
-  private static final double POWER_BY_CLOCK = 2;
-
-  /** Leakage makes heat fall somewhat faster than voltage²: common practice. */
-  private static final double POWER_BY_VOLTAGE = 2.2;
-
   private static final Optional<Fresh> KEPT = Optional.empty();
 
   private final Situation now;
@@ -83,9 +77,9 @@ final class OptionList {
     };
   }
 
-  /** How far the clock takes the heat. */
+  /** How far the clock takes the heat: voltage goes with about half of it. */
   static double powerByClock(double factor) {
-    return Math.pow(factor, POWER_BY_CLOCK);
+    return Math.pow(factor, PriorTable.BY_CLOCK.likely());
   }
 
   private Option option(OptionKind kind) {
@@ -95,7 +89,7 @@ final class OptionList {
           slower(
               kind,
               "Set the voltage " + notation.text(terms.voltagePercent(), Unit.PERCENT) + " lower.",
-              Math.pow(1 - terms.voltagePercent() / 100, POWER_BY_VOLTAGE),
+              Math.pow(1 - terms.voltagePercent() / 100, PriorTable.BY_VOLTAGE.likely()),
               0,
               1.5);
       case LOWER_CLOCK ->

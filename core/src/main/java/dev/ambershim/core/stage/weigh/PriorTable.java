@@ -114,6 +114,50 @@ public final class PriorTable {
   static final Prior RADIATOR =
       new Prior("radiator", "coolant to room air, as measured", 1, 0.9, 1.1, "×", PRACTICE);
 
+  static final Prior HOT_PLACE =
+      new Prior(
+          "core.hotPlace",
+          "hot place inside a core, for each watt of the core",
+          0.9,
+          0.3,
+          2.2,
+          "K/W",
+          "8/(3π²)·share/(k·a) for two fifths of a core's heat within 1 mm (Carslaw & Jaeger); how"
+              + " large it is: common practice");
+  static final Prior PLACES =
+      new Prior(
+          "core.places",
+          "joint and die under cores that lie elsewhere than taken",
+          1,
+          0.8,
+          1.25,
+          "×",
+          PRACTICE);
+  static final Prior GEOMETRY =
+      new Prior(
+          "geometry",
+          "whole resistance where plate, fins or lid are others than taken",
+          1,
+          0.94,
+          1.06,
+          "×",
+          PRACTICE);
+  static final Prior BY_VOLTAGE =
+      new Prior("power.voltage", "heat as a power of the voltage", 2.2, 1.6, 2.8, "", PRACTICE);
+  static final Prior BY_CLOCK =
+      new Prior("power.clock", "heat as a power of the clock", 2, 1.2, 2.8, "", PRACTICE);
+  static final Prior LAYOUT =
+      new Prior(
+          "core.layout",
+          "spread between cores by where they lie, against what was taken",
+          0,
+          -1.3,
+          1.3,
+          "×",
+          PRACTICE);
+  static final Prior WITHIN =
+      new Prior("reading.within", "a settled rise, within one mount", 0, -0.4, 0.4, "K", PRACTICE);
+
   private PriorTable() {}
 
   /** How uneven a joint over the dies is from core to core. */
@@ -178,6 +222,13 @@ public final class PriorTable {
             PLATEAU,
             COOLANT,
             LID,
+            WITHIN,
+            HOT_PLACE,
+            PLACES,
+            GEOMETRY,
+            BY_VOLTAGE,
+            BY_CLOCK,
+            LAYOUT,
             CORE_SENSOR,
             CORE_SHARE,
             UNEVEN,

@@ -1,14 +1,16 @@
 package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.build.Response;
+import dev.ambershim.core.physics.build.SiliconAt;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.stage.weigh.Option.Fresh;
 import java.util.Optional;
 
 /**
  * The doubtful figures of a forecast as independent standard normal numbers, and what they stand
- * for. The first seven belong to the chip as it is now; readings tell of them. The others belong to
- * what is made anew.
+ * for. The first nine belong to the chip as it is now; readings tell of them. The others belong to
+ * what is made anew, and to what is reckoned.
  */
 final class Unknowns {
   static final int INNER = 0;
@@ -19,16 +21,34 @@ final class Unknowns {
   static final int SENSORS = 5;
   static final int COOLANT = 6;
 
-  /** How many belong to the chip as it is now. */
-  static final int NOW = 7;
+  /** The hot place inside each core, which no joint reaches. */
+  static final int HOT_PLACE = 7;
 
-  static final int FRESH_INNER = 7;
-  static final int FRESH_OUTER = 8;
-  static final int METAL = 9;
-  static final int FRESH_COOLER = 10;
+  /** Where the cores lie: closer together than taken, they feel joint and die more. */
+  static final int PLACES = 8;
+
+  /** How many belong to the chip as it is now. */
+  static final int NOW = 9;
+
+  static final int FRESH_INNER = 9;
+  static final int FRESH_OUTER = 10;
+  static final int METAL = 11;
+  static final int FRESH_COOLER = 12;
+
+  /** Plate, fins, lid and contact, where an option changes them. */
+  static final int GEOMETRY = 13;
+
+  /** How heat goes with voltage or clock. */
+  static final int EXPONENT = 14;
 
   /** How many there are. */
-  static final int ALL = 11;
+  static final int ALL = 15;
+
+  /** Share of the chip's heat that enters in cores, as the layout has it. */
+  private static final double IN_CORES = 0.75;
+
+  /** The dies' mean by the cores', as a share of their rise: common practice. */
+  private static final double DIE_SHARE = 0.9;
 
   private final double inner;
   private final double outer;
@@ -37,6 +57,8 @@ final class Unknowns {
   private final double shareSigma;
   private final double likelyCooler;
   private final double otherWatts;
+  private final boolean lid;
+  private final double hotPlace;
 
   /** The unknowns of a situation. */
   Unknowns(Situation now) {
@@ -44,6 +66,8 @@ final class Unknowns {
     outer = PriorTable.joint(now.build().outer().filling()).sigmaOfLogarithm();
     CoolerClass kind = now.cooler().kind();
     cooler = PriorTable.cooler(kind).sigmaOfLogarithm();
+    lid = now.build().lidOn();
+    hotPlace = PriorTable.HOT_PLACE.likely() * IN_CORES / Math.max(1, now.chip().cores());
     coolantShare = now.cooler().coolantShare();
     shareSigma =
         now.cooler().radiatorKelvinPerWatt() == null
@@ -55,19 +79,66 @@ final class Unknowns {
 
   /** Logarithms of the factors as they are now, as a response takes them. */
   double[] now(double[] z) {
+    double places = places(z);
     return new double[] {
-      inner * z[INNER],
-      outer * z[OUTER],
-      PriorTable.SILICON.sigmaOfLogarithm() * z[SILICON],
+      inner * z[INNER] + (lid ? places : 0),
+      outer * z[OUTER] + (lid ? 0 : places),
+      PriorTable.SILICON.sigmaOfLogarithm() * z[SILICON] - places / 2,
       cooler * z[COOLER]
     };
+  }
+
+  private static double places(double[] z) {
+    return PriorTable.PLACES.sigmaOfLogarithm() * z[PLACES];
+  }
+
+  /** Sensors over the cores' mean by the hot place inside each, K for each watt of the chip. */
+  double hotPlaceKelvinPerWatt(double[] z) {
+    return hotPlace * Math.exp(PriorTable.HOT_PLACE.sigmaOfLogarithm() * z[HOT_PLACE]);
+  }
+
+  /**
+   * Figures with silicon as it conducts at the die's temperature.
+   *
+   * @param logs figures as {@link #now} or {@link #then} gives them; overwritten
+   * @param heatWatts heat through the joints
+   * @param room room air, °C
+   */
+  static double[] warmed(Response at, double[] logs, double heatWatts, double room) {
+    double rise = heatWatts * at.meanKelvinPerWatt(logs);
+    return warmed(at.situation(), logs, rise, room);
+  }
+
+  /** The same where the cores' rise is known. */
+  static double[] warmed(Situation at, double[] logs, double riseKelvin, double room) {
+    logs[2] += SiliconAt.logarithm(at.cooler(), room + DIE_SHARE * riseKelvin);
+    return logs;
+  }
+
+  /** What the cores' sensors show over the room for some heat, less what is common to them, K. */
+  double riseKelvin(Response at, double[] logs, double[] z, double heatWatts, double room) {
+    return heatWatts
+        * (at.meanKelvinPerWatt(warmed(at, logs, heatWatts, room)) + hotPlaceKelvinPerWatt(z));
+  }
+
+  /** Heat after an option by heat before it. */
+  double powerFactor(double[] z, Option option) {
+    return option.powerFactor() * Math.exp(option.powerSigma() * z[EXPONENT]);
+  }
+
+  /** What an option's changed geometry leaves open, as a factor on its resistance. */
+  double geometry(double[] z, Option option) {
+    return option.reshapes() ? Math.exp(PriorTable.GEOMETRY.sigmaOfLogarithm() * z[GEOMETRY]) : 1;
   }
 
   /** The same after an option, relative to the option's own likely figures. */
   double[] then(double[] z, Option option) {
     double[] logs = now(z);
-    logs[0] = fresh(option.inner(), z, FRESH_INNER).orElse(logs[0]);
-    logs[1] = fresh(option.outer(), z, FRESH_OUTER).orElse(logs[1]);
+    boolean bare = !option.situation().build().lidOn();
+    double places = places(z);
+    logs[0] = fresh(option.inner(), z, FRESH_INNER).map(l -> l + places).orElse(logs[0]);
+    logs[1] =
+        fresh(option.outer(), z, FRESH_OUTER).map(l -> l + (bare ? places : 0)).orElse(logs[1]);
     if (option.cooler().isPresent()) {
       logs[3] = option.cooler().get().sigmaOfLogarithm() * z[FRESH_COOLER];
     }

@@ -55,7 +55,8 @@ public final class WeighQuestion {
               a.meanCoreCelsius(),
               a.roomCelsius(),
               settled(run.log(), Role.COOLANT, a),
-              null));
+              null,
+              run.entry().mount()));
       if (a.coreCelsius().size() > 1) {
         patterns.add(new Question.Pattern(a.powerWatts(), a.coreCelsius()));
       }

@@ -160,7 +160,14 @@ public record Weighing(
         now,
         unknowns,
         calibration,
-        z -> Draws.gain(now, then, unknowns, option, z, watts, fan),
+        z ->
+            Draws.gain(
+                now,
+                then,
+                unknowns,
+                option,
+                z,
+                new Draws.Load(watts, question.roomCelsius() + whatIf.roomKelvin(), fan)),
         question.heatWatts(),
         question.readings());
   }
@@ -227,6 +234,7 @@ public record Weighing(
     private final double[][][] pattern;
     private final CorePattern cores;
     private final double watts;
+    private final double room;
     private final double fan;
     final double[] riseNow;
     final double[] spreadNow;
@@ -242,38 +250,47 @@ public record Weighing(
           unknowns,
           calibration,
           CorePattern.of(now, question.patterns(), unknowns.now(likely), unknowns.heat(likely)),
-          question.heatWatts() * whatIf.heat(),
-          whatIf);
+          new Load(
+              question.heatWatts() * whatIf.heat(),
+              question.roomCelsius() + whatIf.roomKelvin(),
+              whatIf.coolerLogarithm()));
     }
+
+    /**
+     * What is weighed for.
+     *
+     * @param watts heat by the power reading
+     * @param room room air, °C
+     * @param fan logarithm of the cooler's resistance by what it was read at
+     */
+    record Load(double watts, double room, double fan) {}
 
     Calibration calibration() {
       return calibration;
     }
 
     private Draws(
-        Response now,
-        Unknowns unknowns,
-        Calibration calibration,
-        CorePattern cores,
-        double watts,
-        WhatIf whatIf) {
+        Response now, Unknowns unknowns, Calibration calibration, CorePattern cores, Load load) {
       this.now = now;
       this.unknowns = unknowns;
       this.calibration = calibration;
       this.z = calibration.draws();
       this.cores = cores;
-      this.watts = watts;
-      this.fan = whatIf.coolerLogarithm();
+      this.watts = load.watts();
+      this.room = load.room();
+      this.fan = load.fan();
       pattern = new double[z.length][][];
       riseNow = new double[z.length];
       spreadNow = new double[z.length];
       SplittableRandom random = new SplittableRandom(SEED);
       for (int i = 0; i < z.length; i++) {
         pattern[i] = cores.draw(random);
-        double[] logs = fanned(unknowns.now(z[i]), fan);
         double heat = watts * unknowns.heat(z[i]);
+        double[] logs = Unknowns.warmed(now, fanned(unknowns.now(z[i]), fan), heat, room);
         double[] there = now.coresAndMeanKelvinPerWatt(logs);
-        riseNow[i] = heat * there[now.cores()] + unknowns.liftKelvin(z[i]);
+        riseNow[i] =
+            heat * (there[now.cores()] + unknowns.hotPlaceKelvinPerWatt(z[i]))
+                + unknowns.liftKelvin(z[i]);
         spreadNow[i] =
             CorePattern.spread(
                 cores.pattern(now, there, pattern[i], logs, watts, heat / watts, Optional.empty()));
@@ -287,18 +304,14 @@ public record Weighing(
 
     /** Gain of an option for given unknowns, K. */
     static double gain(
-        Response now,
-        Response then,
-        Unknowns unknowns,
-        Option option,
-        double[] z,
-        double watts,
-        double fan) {
-      double heat = watts * unknowns.heat(z);
-      return heat
-          * (now.meanKelvinPerWatt(fanned(unknowns.now(z), fan))
-              - option.powerFactor()
-                  * then.meanKelvinPerWatt(fanned(unknowns.then(z, option), fan)));
+        Response now, Response then, Unknowns unknowns, Option option, double[] z, Load load) {
+      double heat = load.watts() * unknowns.heat(z);
+      double after = heat * unknowns.powerFactor(z, option);
+      double hot = unknowns.hotPlaceKelvinPerWatt(z);
+      double[] logs =
+          Unknowns.warmed(then, fanned(unknowns.then(z, option), load.fan()), after, load.room());
+      return unknowns.riseKelvin(now, fanned(unknowns.now(z), load.fan()), z, heat, load.room())
+          - after * (then.meanKelvinPerWatt(logs) * unknowns.geometry(z, option) + hot);
     }
 
     OptionForecast forecast(Option option, Response then, Question question, Notation notation) {
@@ -310,13 +323,18 @@ public record Weighing(
       int reached = 0;
       for (int i = 0; i < z.length; i++) {
         double heat = watts * unknowns.heat(z[i]);
-        double[] logs = fanned(unknowns.then(z[i], option), fan);
+        double power = unknowns.powerFactor(z[i], option);
+        double[] logs =
+            Unknowns.warmed(then, fanned(unknowns.then(z[i], option), fan), heat * power, room);
         double[] there = then.coresAndMeanKelvinPerWatt(logs);
         // Other heat in the loop stays, and warms the coolant as it did.
         gains[i] =
             riseNow[i]
                 - unknowns.liftKelvin(z[i])
-                - heat * option.powerFactor() * there[then.cores()];
+                - heat
+                    * power
+                    * (there[then.cores()] * unknowns.geometry(z[i], option)
+                        + unknowns.hotPlaceKelvinPerWatt(z[i]));
         reached += gains[i] >= question.careKelvin() ? 1 : 0;
         Optional<double[]> even = Optional.empty();
         if (anew) {
@@ -328,14 +346,7 @@ public record Weighing(
         }
         spreads[i] =
             CorePattern.spread(
-                cores.pattern(
-                    then,
-                    there,
-                    pattern[i],
-                    logs,
-                    watts * option.powerFactor(),
-                    heat / watts,
-                    even));
+                cores.pattern(then, there, pattern[i], logs, watts * power, heat / watts, even));
       }
       double gain = median(gains);
       double ruin = question.record().chance(option.steps(), question.terms().odds());

@@ -49,7 +49,6 @@ class CalibrationTest {
       assertThat(mean(column(prior, i))).isCloseTo(0, within(0.02));
       assertThat(deviation(column(prior, i))).isCloseTo(1, within(0.03));
     }
-    assertThat(prior.effectiveDraws()).isCloseTo(Calibration.DRAWS, within(1e-6));
   }
 
   @Test

@@ -43,7 +43,16 @@ class CorePatternTest {
     double share = PriorTable.CORE_SHARE.sigma() * WATTS * 0.75 / 8 * now.localKelvinPerWatt();
     double uneven = PriorTable.UNEVEN.sigma() * WATTS * now.dieJointKelvinPerWatt() * 0.7;
     double noise = PriorTable.PLATEAU.sigma() / 2;
-    double all = sensor * sensor + share * share + uneven * uneven;
+    double[] geometry = now.coresKelvinPerWatt(logs);
+    double mean = java.util.Arrays.stream(geometry).average().orElseThrow();
+    double spread =
+        Math.sqrt(
+            java.util.Arrays.stream(geometry)
+                .map(g -> (g - mean) * (g - mean))
+                .average()
+                .orElseThrow());
+    double layout = PriorTable.LAYOUT.sigma() * WATTS * spread;
+    double all = sensor * sensor + share * share + uneven * uneven + layout * layout;
     // Posterior mean of the sum for one normal observation of 7 K.
     double seen = 7 * all / (all + noise * noise);
     assertThat(split.remainderKelvin(WATTS)[0]).isCloseTo(seen, within(1e-6));

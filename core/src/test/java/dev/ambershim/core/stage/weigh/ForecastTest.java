@@ -125,7 +125,8 @@ class ForecastTest {
     Build was = point.asBought();
     Build after =
         new Build(true, was.glueMicrometres(), was.inner(), Joint.usual(Filling.LIQUID_METAL));
-    assertThat(change(point, after, 160).value()).isBetween(-2.0, 0.0);
+    // As it is told, in tenths.
+    assertThat(Math.rint(10 * change(point, after, 160).value()) / 10).isBetween(-2.0, 0.0);
   }
 
   @Test
@@ -133,7 +134,8 @@ class ForecastTest {
     StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
     double at80 = change(point, point.afterwards(), 80).value();
     double at160 = change(point, point.afterwards(), 160).value();
-    assertThat(at160).isCloseTo(2 * at80, within(1e-6));
+    // Silicon conducts worse when it is hot, so it is somewhat more than twice as much.
+    assertThat(at160 / at80).isBetween(2.0, 2.06);
   }
 
   @Test

@@ -111,9 +111,9 @@ class WeighAcrossTest {
         .orElseThrow();
   }
 
-  /** More watts, more gain; the room, down to a cold pot's, changes no gain at all. */
+  /** More watts, more gain; the room, down to a cold pot's, changes it by silicon's k(T) alone. */
   @Property(tries = 12, shrinking = ShrinkingMode.OFF, seed = "3")
-  void gainsGrowWithWattsAndDoNotKnowTheRoom(
+  void gainsGrowWithWattsAndHardlyKnowTheRoom(
       @ForAll @DoubleRange(min = 5, max = 300) double watts,
       @ForAll @DoubleRange(min = -190, max = 45) double room,
       @ForAll boolean laptop) {
@@ -122,9 +122,10 @@ class WeighAcrossTest {
     Situation now = new Situation(point.chip("x"), point.usualCooler(), point.asBought());
     double gain = metalForecast(now, watts, room).gainKelvin();
     assertThat(gain).isPositive();
-    assertThat(metalForecast(now, 2 * watts, room).gainKelvin())
-        .isCloseTo(2 * gain, within(1e-6 * gain));
-    assertThat(metalForecast(now, watts, 22).gainKelvin()).isCloseTo(gain, within(1e-9));
+    // Silicon conducts worse when it is hot: so twice the watts bring about
+    // twice as much and rather more, and the room changes little.
+    assertThat(metalForecast(now, 2 * watts, room).gainKelvin() / gain).isBetween(1.95, 2.6);
+    assertThat(metalForecast(now, watts, 22).gainKelvin()).isCloseTo(gain, within(0.35 * gain));
   }
 
   /** A thicker bond line is hotter, at every kind of chip. */
@@ -219,7 +220,9 @@ class WeighAcrossTest {
     Cooler loop = point.usualCooler().withRadiatorKelvinPerWatt(0.03);
     Situation alone = new Situation(point.chip("x"), loop, point.asBought());
     Situation shared = new Situation(alone.chip(), loop.withOtherWatts(300.0), alone.build());
-    double own = 280 * Solved.of(alone).meanKelvinPerWatt(new double[4]);
+    double[] likely = new double[Unknowns.ALL];
+    Unknowns unknowns = new Unknowns(alone);
+    double own = unknowns.riseKelvin(Solved.of(alone), unknowns.now(likely), likely, 280, 22);
     // By hand: 300 W through 0.03 K/W are 9 K that no joint takes away.
     Reading read = Reading.checked("r", 280.0, 22 + own + 9, 22.0, 22 + 580 * 0.03, null);
     Question asked = question(shared, 280, 22).withReadings(List.of(read));

