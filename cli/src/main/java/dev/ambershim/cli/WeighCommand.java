@@ -6,6 +6,8 @@ import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.plan.Terms;
+import dev.ambershim.core.plan.Wish;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
@@ -71,6 +73,18 @@ final class WeighCommand implements Callable<Integer> {
   double fan = 100;
 
   @Option(
+      names = "--wish",
+      paramLabel = "WISH",
+      description = "What you want of it: ${COMPLETION-CANDIDATES} (default: the job's).")
+  Wish wish;
+
+  @Option(
+      names = "--target",
+      paramLabel = "K",
+      description = "How much cooler it should get at least.")
+  Double target;
+
+  @Option(
       names = "--logbook",
       paramLabel = "DIR",
       description = "Count your own tries from this logbook.")
@@ -81,6 +95,9 @@ final class WeighCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
+    if (target != null) {
+      within("--target", target, 0, 100);
+    }
     within("--clock", clock, 20, 200);
     within("--fan", fan, 10, 400);
     if (heat != null) {
@@ -89,12 +106,17 @@ final class WeighCommand implements Callable<Integer> {
     if (room != null) {
       within("--room", room, -40, 60);
     }
-    Job job = JobInput.read(file);
+    Job job = wished(JobInput.read(file));
     try {
       return weigh(job);
     } catch (Problem problem) {
       throw problem.in(file.toString());
     }
+  }
+
+  private Job wished(Job job) {
+    Terms terms = wish == null ? job.terms() : job.terms().withWish(wish);
+    return job.withTerms(target == null ? terms : terms.withTargetKelvin(target));
   }
 
   private int weigh(Job job) {

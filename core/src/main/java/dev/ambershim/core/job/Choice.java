@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.plan.Step;
 import dev.ambershim.core.plan.Terms;
+import dev.ambershim.core.plan.Wish;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -86,6 +87,13 @@ public record Choice(
             CoolerFigures.COOLER.in(c -> c.material(), (c, metal) -> c.withMaterial(metal)),
             METALS,
             Material::words),
+        of(
+            "terms.wish",
+            TermFigures.WORTH,
+            "what you want",
+            TermFigures.TERMS.in(Terms::wish, Terms::withWish),
+            List.of(Wish.values()),
+            Wish::words),
         ruinedAt(),
         ways(
             "blade", "open with", "a blade", "a vice tool", Terms::blade, (t, v) -> t.withBlade(v)),

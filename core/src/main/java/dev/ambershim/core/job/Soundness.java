@@ -42,6 +42,7 @@ final class Soundness {
           "Cooler.otherWatts",
           "Cooler.inBaseKelvinPerWatt",
           "Cooler.alongTimes",
+          "Terms.targetKelvin",
           "Ways.option",
           "StepEntry.mishap",
           "Mishap.risk",

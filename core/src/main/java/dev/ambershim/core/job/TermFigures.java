@@ -29,6 +29,16 @@ public final class TermFigures {
 
   static List<Figure> all() {
     TermFigures all = new TermFigures();
+    all.figures.add(
+        new Figure(
+            "terms.targetKelvin",
+            WORTH,
+            "cooler by at least",
+            Unit.KELVIN,
+            new Range(0, 100),
+            new Range(2, 25),
+            "Your own target. Empty if you take what comes.",
+            TERMS.may(Terms::targetKelvin, Terms::withTargetKelvin, t -> null)));
     all.prices();
     all.lower(
         "voltagePercent",

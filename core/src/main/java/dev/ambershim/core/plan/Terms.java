@@ -25,6 +25,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param voltagePercent how much lower the voltage would be set
  * @param clockPercent how much lower the clock would be set
  * @param odds chance of ruin by step
+ * @param wish what the person wants; null for a cooler chip
+ * @param targetKelvin how much cooler it should get at least; null for as it comes
  */
 @RecordBuilder
 public record Terms(
@@ -46,15 +48,38 @@ public record Terms(
     boolean advertised,
     double voltagePercent,
     double clockPercent,
-    Odds odds)
+    Odds odds,
+    Wish wish,
+    Double targetKelvin)
     implements TermsBuilder.With {
   /** Usual figures. */
   public static final Terms USUAL =
       new Terms(
-          8, 12, 8, 300, 8, 14, 12, 30, 40, 25, 110, 9, false, true, true, false, 5, 5, Odds.USUAL);
+          8,
+          12,
+          8,
+          300,
+          8,
+          14,
+          12,
+          30,
+          40,
+          25,
+          110,
+          9,
+          false,
+          true,
+          true,
+          false,
+          5,
+          5,
+          Odds.USUAL,
+          Wish.COOLER,
+          null);
 
-  /** Fills in odds that an older job does not say. */
+  /** Fills in what an older job does not say. */
   public Terms {
+    wish = wish == null ? Wish.COOLER : wish;
     odds = odds == null ? Odds.USUAL : odds;
   }
 }

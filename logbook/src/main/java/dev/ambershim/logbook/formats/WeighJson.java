@@ -42,6 +42,14 @@ public final class WeighJson {
     weighing.remainderKelvin().forEach(remainder::add);
     ArrayNode options = node.putArray("options");
     weighing.ranked().forEach(o -> options.add(of(o)));
+    node.put("wish", key(weighing.question().terms().wish().name()));
+    ArrayNode bundles = node.putArray("bundles");
+    for (OptionForecast bundle : weighing.bundles()) {
+      ObjectNode one = of(bundle);
+      ArrayNode parts = one.putArray("parts");
+      bundle.option().kinds().forEach(k -> parts.add(key(k.name())));
+      bundles.add(one);
+    }
     return node;
   }
 

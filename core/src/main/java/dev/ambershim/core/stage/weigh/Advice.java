@@ -6,6 +6,8 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.physics.assembly.CoolantBalance;
 import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.plan.Terms;
+import dev.ambershim.core.plan.Wish;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -16,16 +18,23 @@ import java.util.OptionalDouble;
  * One sentence of advice. An option is worth a thought when its gain reaches the difference that
  * the person cares about in eight cases of ten, and its likely gain is worth more than it costs,
  * ruin counted in. Of these the one with the greatest worth left over is advised; if one that
- * leaves the lid on brings at least half as much, it comes first, because it can be undone.
+ * leaves the lid on brings at least half as much, it comes first, because it can be undone. A lower
+ * voltage or clock is no answer by itself to who wants a cooler chip or more clock, as it goes with
+ * any other; who wants as small a risk as can be gets the least risk first. Where the person has a
+ * target, the cheapest that reaches it in nine cases of ten is advised.
  */
 record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recommended) {
-  private static final double SURE = 0.8;
+  static final double SURE = 0.8;
   private static final double FAR_OFF = 3;
+
+  /** Above this a core is not let get: the chip holds itself back; common practice, °C. */
+  private static final double LIMIT_CELSIUS = 100;
 
   static Advice of(
       Question question,
       WhatIf whatIf,
       List<OptionForecast> options,
+      List<OptionForecast> bundles,
       boolean toldApart,
       List<FurtherReading> further,
       Calibration calibration,
@@ -34,8 +43,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     List<OptionForecast> possible = options.stream().filter(o -> o.option().possible()).toList();
     List<OptionForecast> worth =
         possible.stream().filter(o -> o.chance() >= SURE && o.netCoins() > 0).toList();
-    Optional<OptionForecast> best = best(worth, true);
-    Optional<OptionForecast> gentle = best(worth, false);
+    Pick pick = pick(question.terms(), worth);
     List<String> reasons = new ArrayList<>();
     String watts = notation.text(question.heatWatts() * whatIf.heat(), Unit.WATT);
     boolean farOff = calibration.worstMisfit() > FAR_OFF;
@@ -50,36 +58,29 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
       reasons.add(
           "Check the room air, the power channel, and the figures of chip and cooler in the section;"
               + " then read again. The options below are what the figures say as they stand.");
-    } else if (best.isPresent()
-        && gentle.isPresent()
-        && gentle.get().gainKelvin() >= best.get().gainKelvin() / 2) {
-      advised = gentle;
-      sentence =
-          "Try something cheaper first: "
-              + figures(gentle.get(), notation)
-              + " at "
-              + watts
-              + "; "
-              + best.get().option().words()
-              + " would bring "
-              + notation.text(best.get().gainKelvin(), Unit.KELVIN)
-              + ".";
-    } else if (best.isPresent()) {
-      advised = best;
-      sentence = "Go: " + figures(best.get(), notation) + " at " + watts + ".";
-    } else if (gentle.isPresent()) {
-      advised = gentle;
-      sentence =
-          (question.now().build().lidOn() ? "Leave the lid on: " : "Go: ")
-              + figures(gentle.get(), notation)
-              + " at "
-              + watts
-              + ".";
+    } else if (pick.missed().isPresent()) {
+      advised = pick.advised();
+      sentence = missed(question.terms(), pick.missed().get(), watts, notation);
+    } else if (pick.advised().isPresent()) {
+      advised = pick.advised();
+      sentence = sentence(question, pick, watts, notation);
     } else {
       advised = Optional.empty();
       sentence = leave(question, possible, watts, notation);
     }
+    double riseNow = Weighing.median(draws.riseNow);
+    Currency currency = new Currency(question, whatIf, riseNow);
+    advised
+        .flatMap(a -> currency.words(a.gainKelvin(), notation))
+        .ifPresent(
+            w ->
+                reasons.add(
+                    "In what you want, " + question.terms().wish().words() + ": " + w + "."));
     advised.ifPresent(a -> reasons.add(cost(a, notation)));
+    limit(question, whatIf, riseNow, advised, notation).ifPresent(reasons::add);
+    for (OptionForecast bundle : bundles) {
+      reasons.add(together(bundle, notation));
+    }
     spread(question, options, advised, draws, notation).ifPresent(reasons::add);
     if (question.readings().isEmpty()) {
       reasons.add(
@@ -102,6 +103,124 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     return new Advice(finding, reasons, advised.map(a -> a.option().kind()));
   }
 
+  /**
+   * What is advised.
+   *
+   * @param advised the option; empty if none is worth it
+   * @param dearer what would bring more, where something gentler is advised first
+   * @param missed the most that there is, where nothing reaches the target
+   */
+  private record Pick(
+      Optional<OptionForecast> advised,
+      Optional<OptionForecast> dearer,
+      Optional<OptionForecast> missed) {}
+
+  private static Pick pick(Terms terms, List<OptionForecast> worth) {
+    Comparator<OptionForecast> net = Comparator.comparingDouble(OptionForecast::netCoins);
+    if (terms.wish() == Wish.LEAST_RISK) {
+      Optional<OptionForecast> safest =
+          worth.stream()
+              .min(Comparator.comparingDouble(OptionForecast::ruin).thenComparing(net.reversed()));
+      return new Pick(safest, Optional.empty(), Optional.empty());
+    }
+    boolean slowing = terms.wish() == Wish.QUIETER || terms.wish() == Wish.LONGER_LIFE;
+    List<OptionForecast> wanted = worth.stream().filter(o -> slowing || !slows(o)).toList();
+    if (terms.targetKelvin() != null) {
+      Optional<OptionForecast> reached =
+          wanted.stream()
+              .filter(o -> o.gain().low() >= terms.targetKelvin())
+              .min(Comparator.comparingDouble(OptionForecast::costCoins));
+      return new Pick(
+          reached,
+          Optional.empty(),
+          reached.isPresent()
+              ? Optional.empty()
+              : wanted.stream().max(Comparator.comparingDouble(OptionForecast::gainKelvin)));
+    }
+    Optional<OptionForecast> best = wanted.stream().filter(o -> o.option().opens()).max(net);
+    Optional<OptionForecast> gentle = wanted.stream().filter(o -> !o.option().opens()).max(net);
+    if (best.isEmpty() && gentle.isEmpty() && terms.wish() == Wish.COOLER) {
+      // Nothing else is worth it; then the settings are.
+      gentle = worth.stream().max(net);
+    }
+    boolean first =
+        best.isPresent()
+            && gentle.isPresent()
+            && gentle.get().gainKelvin() >= best.get().gainKelvin() / 2;
+    return new Pick(
+        first || best.isEmpty() ? gentle : best, first ? best : Optional.empty(), Optional.empty());
+  }
+
+  private static boolean slows(OptionForecast f) {
+    return f.option().kind() == OptionKind.LOWER_VOLTAGE
+        || f.option().kind() == OptionKind.LOWER_CLOCK;
+  }
+
+  private static String sentence(Question question, Pick pick, String watts, Notation notation) {
+    OptionForecast advised = pick.advised().orElseThrow();
+    String figures = figures(advised, notation) + " at " + watts;
+    if (pick.dearer().isPresent()) {
+      return "Try something cheaper first: "
+          + figures
+          + "; "
+          + pick.dearer().get().option().words()
+          + " would bring "
+          + notation.text(pick.dearer().get().gainKelvin(), Unit.KELVIN)
+          + ".";
+    }
+    boolean stays = question.now().build().lidOn() && !advised.option().opens();
+    return (stays ? "Leave the lid on: " : "Go: ") + figures + ".";
+  }
+
+  private static String missed(Terms terms, OptionForecast most, String watts, Notation notation) {
+    return "None of these reaches "
+        + notation.text(terms.targetKelvin(), Unit.KELVIN)
+        + " for sure: the most is "
+        + figures(most, notation)
+        + " at "
+        + watts
+        + ".";
+  }
+
+  private static String together(OptionForecast bundle, Notation notation) {
+    return "Together: "
+        + figures(bundle, notation)
+        + " for "
+        + notation.text(bundle.costCoins(), Unit.COIN)
+        + " all in.";
+  }
+
+  /** A rise that the chip does not bear is throttling; then watts at its limit tell more. */
+  private static Optional<String> limit(
+      Question question,
+      WhatIf whatIf,
+      double riseNow,
+      Optional<OptionForecast> advised,
+      Notation notation) {
+    double room = question.roomCelsius() + whatIf.roomKelvin();
+    if (room + riseNow <= LIMIT_CELSIUS || room >= LIMIT_CELSIUS) {
+      return Optional.empty();
+    }
+    double bears = question.heatWatts() * whatIf.heat() * (LIMIT_CELSIUS - room);
+    String now =
+        "The chip would throttle at this load: at "
+            + notation.text(LIMIT_CELSIUS, Unit.CELSIUS)
+            + " it carries about "
+            + notation.text(bears / riseNow, Unit.WATT)
+            + " now";
+    return Optional.of(
+        now
+            + advised
+                .filter(a -> a.gainKelvin() < riseNow)
+                .map(
+                    a ->
+                        ", and "
+                            + notation.text(bears / (riseNow - a.gainKelvin()), Unit.WATT)
+                            + " then")
+                .orElse("")
+            + ".");
+  }
+
   /** Whether coolant and chip tell the same heat, where flow and warming are known. */
   private static Optional<String> balance(Question question, Notation notation) {
     OptionalDouble carried = question.now().cooler().carriedWatts();
@@ -117,12 +236,6 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
         CoolantBalance.agrees(carried.getAsDouble(), question.heatWatts())
             ? by + ", which fits the chip's " + chip + "."
             : by + ", but the chip's power is " + chip + ": check both readings.");
-  }
-
-  private static Optional<OptionForecast> best(List<OptionForecast> worth, boolean opens) {
-    return worth.stream()
-        .filter(o -> o.option().opens() == opens)
-        .max(Comparator.comparingDouble(OptionForecast::netCoins));
   }
 
   private static Working rule(Question question) {

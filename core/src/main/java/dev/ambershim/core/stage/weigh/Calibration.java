@@ -26,7 +26,7 @@ public final class Calibration {
   /** Slices before the first draw, and from draw to draw. */
   private static final int WALKED = 800;
 
-  private static final int THINNED = 12;
+  private static final int THINNED = 14;
 
   /** Slices start from wider than the approximation, so that they reach its longer tails. */
   private static final double FIRST_WIDER = 2;
@@ -100,7 +100,7 @@ public final class Calibration {
    */
   static double cores(long ofOneMount) {
     return Math.hypot(
-        PriorTable.WITHIN.sigma(), PriorTable.PLATEAU.sigma() * Math.sqrt(ofOneMount));
+        PriorTable.WITHIN.sigma(), PriorTable.PLATEAU.sigma() * Math.sqrt((double) ofOneMount));
   }
 
   static Datum lid(Response now, Unknowns unknowns, double watts, double room, double observed) {

@@ -24,6 +24,7 @@ import java.util.Optional;
  * @param handsHours hours at the bench
  * @param waitHours hours of curing and drying
  * @param impossible why it cannot be done on this chip, if so
+ * @param also what else is done with it
  */
 @RecordBuilder
 public record Option(
@@ -39,7 +40,8 @@ public record Option(
     double lostCoins,
     double handsHours,
     double waitHours,
-    Optional<String> impossible)
+    Optional<String> impossible,
+    List<OptionKind> also)
     implements OptionBuilder.With {
   /**
    * A joint made anew.
@@ -49,14 +51,56 @@ public record Option(
    */
   public record Fresh(Prior trust, boolean metal) {}
 
-  /** Copies its list. */
+  /** Copies its lists. */
   public Option {
     steps = List.copyOf(steps);
+    also = also == null ? List.of() : List.copyOf(also);
   }
 
-  /** The option in words. */
+  /** An option by itself. */
+  public Option(
+      OptionKind kind,
+      String how,
+      Situation situation,
+      Optional<Fresh> inner,
+      Optional<Fresh> outer,
+      Optional<Prior> cooler,
+      double powerFactor,
+      List<Step> steps,
+      double coins,
+      double lostCoins,
+      double handsHours,
+      double waitHours,
+      Optional<String> impossible) {
+    this(
+        kind,
+        how,
+        situation,
+        inner,
+        outer,
+        cooler,
+        powerFactor,
+        steps,
+        coins,
+        lostCoins,
+        handsHours,
+        waitHours,
+        impossible,
+        List.of());
+  }
+
+  /** The option in words, with what else is done. */
   public String words() {
-    return kind.words(situation.build().lidOn());
+    StringBuilder words = new StringBuilder(kind.words(situation.build().lidOn()));
+    also.forEach(k -> words.append(" + ").append(k.words(situation.build().lidOn())));
+    return words.toString();
+  }
+
+  /** All that is done. */
+  public List<OptionKind> kinds() {
+    List<OptionKind> all = new ArrayList<>(List.of(kind));
+    all.addAll(also);
+    return all;
   }
 
   /** The same in other hours. */
@@ -72,7 +116,7 @@ public record Option(
   /** Standard deviation of the logarithm of {@link #powerFactor}: how it goes is not known well. */
   double powerSigma() {
     double per =
-        kind == OptionKind.LOWER_VOLTAGE
+        kinds().contains(OptionKind.LOWER_VOLTAGE)
             ? PriorTable.BY_VOLTAGE.sigma() / PriorTable.BY_VOLTAGE.likely()
             : kind == OptionKind.LOWER_CLOCK
                 ? PriorTable.BY_CLOCK.sigma() / PriorTable.BY_CLOCK.likely()
@@ -82,11 +126,13 @@ public record Option(
 
   /** Whether heat takes another way than now: another lid, none, or another cooler. */
   boolean reshapes() {
-    return kind == OptionKind.BARE
-        || kind == OptionKind.BARE_LAPPED
-        || kind == OptionKind.COPPER_LID
-        || kind == OptionKind.METAL_LAPPED
-        || kind == OptionKind.BETTER_COOLER;
+    return kinds().stream()
+        .anyMatch(
+            k ->
+                k.bares()
+                    || k == OptionKind.COPPER_LID
+                    || k == OptionKind.METAL_LAPPED
+                    || k == OptionKind.BETTER_COOLER);
   }
 
   /** Whether it can be done. */

@@ -20,6 +20,7 @@ import java.util.Map;
  * @param terms prices, ways and odds
  * @param record the person's own tries
  * @param times hours that options take by a plan of the work; an option without takes usual ones
+ * @param clockMegahertz clock of that load; not a number where it is not known
  */
 @RecordBuilder
 public record Question(
@@ -31,7 +32,8 @@ public record Question(
     List<Pattern> patterns,
     Terms terms,
     OwnRecord record,
-    Map<OptionKind, Time> times)
+    Map<OptionKind, Time> times,
+    double clockMegahertz)
     implements QuestionBuilder.With {
   /**
    * Hours that an option takes.
@@ -71,6 +73,16 @@ public record Question(
       List<Pattern> patterns,
       Terms terms,
       OwnRecord record) {
-    this(now, heatWatts, roomCelsius, careKelvin, readings, patterns, terms, record, Map.of());
+    this(
+        now,
+        heatWatts,
+        roomCelsius,
+        careKelvin,
+        readings,
+        patterns,
+        terms,
+        record,
+        Map.of(),
+        Double.NaN);
   }
 }

@@ -18,6 +18,7 @@ import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -64,16 +65,24 @@ public final class WeighQuestion {
     readings.addAll(job.readings());
     double room =
         readings.stream().mapToDouble(Reading::roomCelsius).average().orElse(Room.USUAL_CELSIUS);
+    double clock =
+        assessment.runs(Side.BEFORE).stream()
+            .flatMap(r -> r.analysis().stream())
+            .filter(a -> a.unfit().isEmpty() && a.clockMegahertz() > 0)
+            .max(Comparator.comparingDouble(RunAnalysis::powerWatts))
+            .map(RunAnalysis::clockMegahertz)
+            .orElse(Double.NaN);
     double heat = readings.stream().mapToDouble(Reading::watts).max().orElse(job.heatWatts());
     return new Question(
-        new Situation(job.chip(), job.cooler(), job.before()),
-        heat,
-        room,
-        job.careKelvin(),
-        readings,
-        patterns,
-        job.terms(),
-        record);
+            new Situation(job.chip(), job.cooler(), job.before()),
+            heat,
+            room,
+            job.careKelvin(),
+            readings,
+            patterns,
+            job.terms(),
+            record)
+        .withClockMegahertz(clock);
   }
 
   /** Hours of each option by the plan of its work, so that Weigh and Open say the same. */

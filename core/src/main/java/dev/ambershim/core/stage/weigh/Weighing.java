@@ -30,6 +30,7 @@ import org.hipparchus.stat.descriptive.rank.Percentile;
  * @param advice one sentence, with its working
  * @param reasons further sentences
  * @param options every option, in the order of their kinds
+ * @param bundles options together that nothing outdoes, the best by worth first
  * @param recommended the option that the advice names, if any
  * @param spreadNowKelvin likely hottest less coolest core as it is now
  * @param spreadNow where that lies in eight cases of ten
@@ -45,6 +46,7 @@ public record Weighing(
     Finding advice,
     List<String> reasons,
     List<OptionForecast> options,
+    List<OptionForecast> bundles,
     Optional<OptionKind> recommended,
     double spreadNowKelvin,
     Interval spreadNow,
@@ -57,6 +59,8 @@ public record Weighing(
   /** Eight cases in ten. */
   public static final double LEVEL = 0.8;
 
+  private static final int MOST_BUNDLES = 3;
+
   /** Patterns are drawn from this; the same question gives the same answer. */
   private static final long SEED = 20_260_601L;
 
@@ -64,6 +68,7 @@ public record Weighing(
   public Weighing {
     reasons = List.copyOf(reasons);
     options = List.copyOf(options);
+    bundles = List.copyOf(bundles);
     further = List.copyOf(further);
     remainderKelvin = List.copyOf(remainderKelvin);
   }
@@ -88,6 +93,7 @@ public record Weighing(
         all.add(option.situation());
       }
     }
+    all.addAll(Bundles.situations(question, notation));
     return all;
   }
 
@@ -109,13 +115,19 @@ public record Weighing(
               ? draws.forecast(option, responses.get(option.situation()), question, notation)
               : impossible(option));
     }
+    List<OptionForecast> together = new ArrayList<>();
+    for (Option bundle : Bundles.of(options(question, notation), question.terms())) {
+      together.add(draws.forecast(bundle, responses.get(bundle.situation()), question, notation));
+    }
+    List<OptionForecast> bundles = Bundles.worthwhile(together, options, MOST_BUNDLES);
     List<FurtherReading> further =
         further(question, responses, options, now, unknowns, calibration, whatIf);
     boolean toldApart =
         calibration.covariance(Unknowns.INNER, Unknowns.INNER) < 0.5
             || !question.now().build().lidOn();
     Advice advice =
-        Advice.of(question, whatIf, options, toldApart, further, calibration, draws, notation);
+        Advice.of(
+            question, whatIf, options, bundles, toldApart, further, calibration, draws, notation);
     double[] remainder = draws.cores.remainderKelvin(draws.watts);
     List<Double> remainders = new ArrayList<>();
     for (double r : remainder) {
@@ -127,6 +139,7 @@ public record Weighing(
         advice.finding(),
         advice.reasons(),
         options,
+        bundles,
         advice.recommended(),
         median(draws.spreadNow),
         interval(draws.spreadNow),

@@ -99,7 +99,6 @@ class IntervalHonestyTest {
               }
             });
     double counted = TRUTHS * options.size();
-    System.out.println(
     assertThat(held.get() / counted).isBetween(0.75, 0.88);
     // What is missed is missed on both sides.
     assertThat(below.get() / counted).isBetween(0.05, 0.16);

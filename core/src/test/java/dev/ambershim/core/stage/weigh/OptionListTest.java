@@ -48,7 +48,9 @@ class OptionListTest {
         false,
         6,
         10,
-        Odds.USUAL);
+        Odds.USUAL,
+        null,
+        null);
   }
 
   private static Option option(StartingPoint point, OptionKind kind, Terms terms) {

@@ -22,10 +22,10 @@ import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.material.Material;
-import dev.ambershim.core.plan.Odds;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Step;
 import dev.ambershim.core.plan.Terms;
+import dev.ambershim.core.plan.Wish;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -93,36 +93,83 @@ class WeighingTest {
     assertThat(cold.recommended()).isEmpty();
   }
 
-  @Test
-  void somethingCheaperComesFirstWhenItBringsHalf() {
-    Terms generous =
-        new Terms(
-            60,
-            12,
-            8,
-            300,
-            8,
-            14,
-            12,
-            30,
-            40,
-            25,
-            110,
-            9,
-            false,
-            true,
-            true,
-            false,
-            8,
-            5,
-            Odds.USUAL);
+  private static Weighing wishing(Wish wish, Double target) {
     Question q = TypicalChips.HOT_SOLDER.question;
-    Weighing w =
-        Solved.weigh(
-            new Question(
-                q.now(), q.heatWatts(), 22, 1, List.of(), List.of(), generous, OwnRecord.NONE),
-            WhatIf.AS_IT_IS);
-    assertThat(w.advice().sentence()).startsWith("Try something cheaper first: lower voltage");
+    Terms generous =
+        Terms.USUAL
+            .withCoinsPerKelvin(60)
+            .withVoltagePercent(8)
+            .withWish(wish)
+            .withTargetKelvin(target);
+    return Solved.weigh(
+        new Question(q.now(), q.heatWatts(), 22, 1, List.of(), List.of(), generous, OwnRecord.NONE)
+            .withClockMegahertz(4800),
+        WhatIf.AS_IT_IS);
+  }
+
+  /** What is advised, and in which currency, is what the person wants. */
+  @Test
+  void everyWishHasItsOwnAdvice() {
+    Weighing cooler = wishing(Wish.COOLER, null);
+    assertThat(cooler.recommended().orElseThrow())
+        .isNotIn(OptionKind.LOWER_VOLTAGE, OptionKind.LOWER_CLOCK);
+    Weighing safe = wishing(Wish.LEAST_RISK, null);
+    OptionForecast safest = safe.option(safe.recommended().orElseThrow());
+    assertThat(safest.ruin()).isZero();
+    assertThat(wishing(Wish.MORE_CLOCK, null).reasons().get(0))
+        .matches("In what you want, more clock: about .* % \\(\\d+ MHz\\) more clock.*");
+    assertThat(wishing(Wish.QUIETER, null).reasons().get(0)).contains(" dB quieter");
+    assertThat(wishing(Wish.LONGER_LIFE, null).reasons().get(0)).contains("times as long");
+  }
+
+  @Test
+  void aTargetIsReachedCheaplyOrNotAtAll() {
+    Weighing modest = wishing(Wish.COOLER, 2.0);
+    OptionForecast found = modest.option(modest.recommended().orElseThrow());
+    assertThat(found.gain().low()).isGreaterThanOrEqualTo(2);
+    assertThat(modest.options())
+        .filteredOn(o -> o.option().possible() && o.gain().low() >= 2 && o.netCoins() > 0)
+        .filteredOn(
+            o ->
+                o.option().kind() != OptionKind.LOWER_VOLTAGE
+                    && o.option().kind() != OptionKind.LOWER_CLOCK)
+        .allSatisfy(
+            o -> assertThat(o.costCoins()).isGreaterThanOrEqualTo(found.costCoins() - 1e-9));
+    assertThat(wishing(Wish.COOLER, 60.0).advice().sentence())
+        .startsWith("None of these reaches 60.0 K for sure: the most is ");
+  }
+
+  /** Options together bring more than each alone, and nothing outdoes them. */
+  @Test
+  void bundlesAreWorthwhileOrNotThere() {
+    Weighing w = wishing(Wish.COOLER, null);
+    assertThat(w.bundles()).hasSizeBetween(1, 3);
+    for (OptionForecast bundle : w.bundles()) {
+      assertThat(bundle.option().kinds().size()).isGreaterThan(1);
+      for (OptionKind part : bundle.option().kinds()) {
+        assertThat(bundle.gainKelvin()).isGreaterThan(w.option(part).gainKelvin());
+        assertThat(bundle.costCoins()).isGreaterThanOrEqualTo(w.option(part).costCoins() - 1e-9);
+      }
+      assertThat(w.options())
+          .filteredOn(o -> o.option().possible())
+          .noneMatch(
+              o ->
+                  o.gainKelvin() >= bundle.gainKelvin()
+                      && o.costCoins() < bundle.costCoins()
+                      && o.ruin() <= bundle.ruin());
+    }
+    assertThat(PricePicture.of(w, Notation.METRIC, 700, 210).description())
+        .startsWith("Gain by cost")
+        .contains(" K for ");
+  }
+
+  /** A rise that a chip does not bear is told in watts at its limit. */
+  @Test
+  void whatWouldThrottleIsToldInWatts() {
+    Weighing hot = Solved.weigh(PASTE, new WhatIf(3, 1, 0, 1));
+    assertThat(hot.reasons())
+        .anyMatch(
+            r -> r.matches("The chip would throttle at this load: at 100\\.0 °C it .* W now.*"));
   }
 
   @Test
@@ -384,7 +431,9 @@ class WeighingTest {
             true,
             5,
             5,
-            t.odds());
+            t.odds(),
+            null,
+            null);
     Question q =
         new Question(PASTE.now(), 150, 22, 1, List.of(), List.of(), advertised, OwnRecord.NONE);
     Weighing published = Solved.weigh(PASTE, WhatIf.AS_IT_IS);

@@ -8,6 +8,7 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.weigh.HeatPicture;
 import dev.ambershim.core.stage.weigh.OptionForecast;
 import dev.ambershim.core.stage.weigh.OptionsPicture;
+import dev.ambershim.core.stage.weigh.PricePicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.weigh.WeighModel.Shown;
 import dev.ambershim.desktop.widget.AnswerPane;
@@ -31,6 +32,7 @@ public final class WeighView implements StageView {
   private final AnswerPane advice = new AnswerPane(Stage.WEIGH.question(), "weigh-answer");
   private final AnswerPane picked = new AnswerPane("The picked option", "weigh-picked");
   private final PictureView options = new PictureView();
+  private final PictureView price = new PictureView();
   private final PictureView ladder = new PictureView();
   private final PictureView heat = new PictureView();
   private final Button plan = new Button("Plan this  Alt+Enter");
@@ -48,6 +50,7 @@ public final class WeighView implements StageView {
     advice.lookup("#weigh-answer").getStyleClass().add("long");
     picked.lookup("#weigh-picked").getStyleClass().setAll("label", "strong");
     size(options, "options", 296);
+    size(price, "price", 210);
     size(ladder, "ladder", 196);
     size(heat, "heat", 196);
     options.onPick(part -> model.pick(OptionKind.valueOf(part)));
@@ -64,7 +67,9 @@ public final class WeighView implements StageView {
         new VBox(
             advice,
             again,
+            new WishBar(shell),
             panel(options),
+            panel(price),
             panel(pair, new LoadSliders(shell, model)),
             panel(picked, plan),
             panel(readings),
@@ -106,6 +111,7 @@ public final class WeighView implements StageView {
     boolean dark = shell.themeProperty().get().dark();
     advice.show(now.weighing().advice().sentence(), now.weighing().reasons());
     options.show((w, h) -> OptionsPicture.of(now.weighing(), notation, w, h), dark);
+    price.show((w, h) -> PricePicture.of(now.weighing(), notation, w, h), dark);
     options.pick(now.picked().option().kind().name());
     picked.show(now.picked().finding(), reasons(now, notation), notation);
     plan.setDisable(!now.picked().option().possible() || shell.readOnly());

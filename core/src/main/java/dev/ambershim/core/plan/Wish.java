@@ -1,0 +1,29 @@
+package dev.ambershim.core.plan;
+
+import java.util.Locale;
+
+/** What a person wants of the work; what an option brings is told in its currency as well. */
+public enum Wish {
+  COOLER("a cooler chip"),
+  MORE_CLOCK("more clock"),
+  QUIETER("a quieter fan"),
+  LONGER_LIFE("longer life"),
+  LEAST_RISK("as small a risk as can be");
+
+  private final String words;
+
+  Wish(String words) {
+    this.words = words;
+  }
+
+  /** The wish in words. */
+  public String words() {
+    return words;
+  }
+
+  /** As commands take it, such as {@code more-clock}. */
+  @Override
+  public String toString() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+}

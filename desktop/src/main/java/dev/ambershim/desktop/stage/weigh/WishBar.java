@@ -1,0 +1,53 @@
+package dev.ambershim.desktop.stage.weigh;
+
+import dev.ambershim.core.job.Figure;
+import dev.ambershim.core.job.Figures;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.job.TermFigures;
+import dev.ambershim.core.plan.Wish;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.FigureBox;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.PickBar;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.layout.HBox;
+
+/** What the person wants of the work, and how much of it at least. */
+final class WishBar extends HBox {
+  private final JobModel shell;
+  private final PickBar<Wish> wishes;
+  private FigureBox target;
+
+  WishBar(JobModel shell) {
+    super(10);
+    this.shell = shell;
+    setAlignment(Pos.CENTER_LEFT);
+    wishes =
+        new PickBar<>(
+            List.of(Wish.values()),
+            Wish::words,
+            w -> "wish-" + w.name(),
+            w -> shell.edit("what you want", job -> job.withTerms(job.terms().withWish(w))));
+    getChildren().add(wishes);
+    shell.jobProperty().addListener((o, was, is) -> refresh());
+    refresh();
+  }
+
+  private void refresh() {
+    if (shell.jobProperty().get() == null) {
+      return;
+    }
+    if (target == null) {
+      Figure figure =
+          Figures.of(shell.jobProperty().get(), TermFigures.WORTH, Side.BEFORE).stream()
+              .filter(f -> f.name().equals("terms.targetKelvin"))
+              .findFirst()
+              .orElseThrow();
+      target = new FigureBox(shell, figure, 4);
+      getChildren().addAll(Labels.line(figure.label()), target, target.unit());
+    }
+    wishes.show(shell.jobProperty().get().terms().wish());
+    target.refresh();
+  }
+}
