@@ -33,7 +33,7 @@ public final class TermFigures {
         new Figure(
             "terms.targetKelvin",
             WORTH,
-            "cooler by at least",
+            "at least",
             Unit.KELVIN,
             new Range(0, 100),
             new Range(2, 25),

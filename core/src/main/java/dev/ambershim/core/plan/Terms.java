@@ -55,7 +55,7 @@ public record Terms(
   /** Usual figures. */
   public static final Terms USUAL =
       new Terms(
-          8,
+          12,
           12,
           8,
           300,

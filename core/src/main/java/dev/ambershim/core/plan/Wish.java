@@ -4,11 +4,11 @@ import java.util.Locale;
 
 /** What a person wants of the work; what an option brings is told in its currency as well. */
 public enum Wish {
-  COOLER("a cooler chip"),
+  COOLER("cooler"),
   MORE_CLOCK("more clock"),
-  QUIETER("a quieter fan"),
+  QUIETER("quieter"),
   LONGER_LIFE("longer life"),
-  LEAST_RISK("as small a risk as can be");
+  LEAST_RISK("least risk");
 
   private final String words;
 

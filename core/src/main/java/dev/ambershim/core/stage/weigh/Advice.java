@@ -73,23 +73,19 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     advised
         .flatMap(a -> currency.words(a.gainKelvin(), notation))
         .ifPresent(
-            w ->
-                reasons.add(
-                    "In what you want, " + question.terms().wish().words() + ": " + w + "."));
+            w -> reasons.add("You want " + question.terms().wish().words() + ": " + w + "."));
     advised.ifPresent(a -> reasons.add(cost(a, notation)));
     limit(question, whatIf, riseNow, advised, notation).ifPresent(reasons::add);
-    for (OptionForecast bundle : bundles) {
-      reasons.add(together(bundle, notation));
-    }
     spread(question, options, advised, draws, notation).ifPresent(reasons::add);
     if (question.readings().isEmpty()) {
       reasons.add(
           "There is no reading of this chip yet; add a baseline run and the forecast becomes"
               + " your own.");
     } else if (!toldApart && !farOff) {
-      reasons.add(
-          "Inner joint and cooler cannot be told apart by what was read"
-              + narrower(further, notation));
+      reasons.add("Inner joint and cooler cannot be told apart yet" + narrower(further, notation));
+    }
+    for (OptionForecast bundle : bundles) {
+      reasons.add(together(bundle, notation));
     }
     balance(question, notation).ifPresent(reasons::add);
     Finding finding =
@@ -184,8 +180,12 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
 
   private static String together(OptionForecast bundle, Notation notation) {
     return "Together: "
-        + figures(bundle, notation)
-        + " for "
+        + bundle.option().words()
+        + ", "
+        + notation.text(bundle.gainKelvin(), Unit.KELVIN)
+        + " less ("
+        + notation.range(bundle.gain(), Unit.KELVIN)
+        + ") for "
         + notation.text(bundle.costCoins(), Unit.COIN)
         + " all in.";
   }
@@ -334,7 +334,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
         ? "."
         : "; a reading "
             + further.get(0).what()
-            + " would bring the gain to within ±"
+            + " would narrow the gain to ±"
             + notation.text(1.2816 * further.get(0).sigmaKelvin(), Unit.KELVIN)
             + ".";
   }

@@ -13,11 +13,12 @@ import java.util.List;
 
 /**
  * What the next kelvin costs: every option and bundle by what it costs all in and what it gains. A
- * line goes along those that nothing outdoes; the risk to the chip stands beside each of them.
+ * line goes along those that bring the most for their cost; the risk to the chip stands beside each
+ * of them.
  */
 public final class PricePicture {
   private static final double LEFT = 46;
-  private static final double RIGHT = 190;
+  private static final double RIGHT = 296;
   private static final double TOP = 26;
   private static final double BOTTOM = 34;
   private static final double LINE = 13;
@@ -31,7 +32,7 @@ public final class PricePicture {
     all.addAll(weighing.bundles());
     List<OptionForecast> front =
         all.stream()
-            .filter(o -> o.gainKelvin() > 0 && !Bundles.dominated(o, all))
+            .filter(o -> o.gainKelvin() > 0 && !outdone(o, all))
             .sorted(Comparator.comparingDouble(OptionForecast::costCoins))
             .toList();
     double most = all.stream().mapToDouble(OptionForecast::costCoins).max().orElse(1);
@@ -68,6 +69,16 @@ public final class PricePicture {
     return pen.picture(width, height, words(front, notation));
   }
 
+  /** Whether another brings more for no more cost, or as much for less. */
+  private static boolean outdone(OptionForecast one, List<OptionForecast> all) {
+    return all.stream()
+        .anyMatch(
+            o ->
+                o.gainKelvin() >= one.gainKelvin()
+                    && o.costCoins() <= one.costCoins()
+                    && (o.gainKelvin() > one.gainKelvin() || o.costCoins() < one.costCoins()));
+  }
+
   /** Names at the right, each in the line of its mark, apart from each other. */
   private static void label(Pen pen, List<OptionForecast> front, Axes axes, Notation notation) {
     List<OptionForecast> downwards =
@@ -86,12 +97,12 @@ public final class PricePicture {
   }
 
   private static String shortened(String words) {
-    int fits = 27;
+    int fits = 47;
     return words.length() <= fits ? words : words.substring(0, fits - 1).strip() + "…";
   }
 
   private static String words(List<OptionForecast> front, Notation notation) {
-    StringBuilder out = new StringBuilder("Gain by cost, those that nothing outdoes: ");
+    StringBuilder out = new StringBuilder("Gain by cost, the most for each: ");
     for (OptionForecast o : front) {
       out.append(o.option().words())
           .append(' ')

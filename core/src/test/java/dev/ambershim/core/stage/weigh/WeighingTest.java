@@ -117,7 +117,7 @@ class WeighingTest {
     OptionForecast safest = safe.option(safe.recommended().orElseThrow());
     assertThat(safest.ruin()).isZero();
     assertThat(wishing(Wish.MORE_CLOCK, null).reasons().get(0))
-        .matches("In what you want, more clock: about .* % \\(\\d+ MHz\\) more clock.*");
+        .matches("You want more clock: about .* % \\(\\d+ MHz\\) more clock.*");
     assertThat(wishing(Wish.QUIETER, null).reasons().get(0)).contains(" dB quieter");
     assertThat(wishing(Wish.LONGER_LIFE, null).reasons().get(0)).contains("times as long");
   }

@@ -29,7 +29,8 @@ final class WishBar extends HBox {
             Wish::words,
             w -> "wish-" + w.name(),
             w -> shell.edit("what you want", job -> job.withTerms(job.terms().withWish(w))));
-    getChildren().add(wishes);
+    wishes.setMinWidth(USE_PREF_SIZE);
+    getChildren().addAll(Labels.line("You want"), wishes);
     shell.jobProperty().addListener((o, was, is) -> refresh());
     refresh();
   }
@@ -44,7 +45,7 @@ final class WishBar extends HBox {
               .filter(f -> f.name().equals("terms.targetKelvin"))
               .findFirst()
               .orElseThrow();
-      target = new FigureBox(shell, figure, 4);
+      target = new FigureBox(shell, figure, 7);
       getChildren().addAll(Labels.line(figure.label()), target, target.unit());
     }
     wishes.show(shell.jobProperty().get().terms().wish());
