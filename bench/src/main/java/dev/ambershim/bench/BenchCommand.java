@@ -5,6 +5,7 @@ import dev.ambershim.bench.coverage.CompareCoverage;
 import dev.ambershim.bench.coverage.Coverage;
 import dev.ambershim.bench.coverage.FaceCoverage;
 import dev.ambershim.bench.coverage.HeadroomCoverage;
+import dev.ambershim.bench.coverage.WeighCoverage;
 import dev.ambershim.cli.Commands;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
@@ -153,13 +154,14 @@ public final class BenchCommand implements Callable<Integer> {
   private String coverage(ObjectNode node) {
     StringBuilder words = new StringBuilder();
     List<Coverage> all = new ArrayList<>();
-    for (String kind : List.of("compare", "headroom", "faces")) {
+    for (String kind : List.of("compare", "headroom", "faces", "weigh")) {
       if (only == null || only.equals(kind)) {
         all.addAll(
             switch (kind) {
               case "compare" -> CompareCoverage.all(repeats);
               case "headroom" -> HeadroomCoverage.all(repeats);
-              default -> FaceCoverage.all(repeats);
+              case "faces" -> FaceCoverage.all(repeats);
+              default -> WeighCoverage.all(repeats);
             });
       }
     }

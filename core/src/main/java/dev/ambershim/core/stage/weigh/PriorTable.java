@@ -143,7 +143,7 @@ public final class PriorTable {
           "×",
           PRACTICE);
   static final Prior BY_VOLTAGE =
-      new Prior("power.voltage", "heat as a power of the voltage", 2.2, 1.6, 2.8, "", PRACTICE);
+      new Prior("power.voltage", "heat as a power of the voltage", 2.2, 1.4, 3, "", PRACTICE);
   static final Prior BY_CLOCK =
       new Prior("power.clock", "heat as a power of the clock", 2, 1.2, 2.8, "", PRACTICE);
   static final Prior LAYOUT =
