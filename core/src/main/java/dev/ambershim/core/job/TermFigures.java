@@ -38,7 +38,7 @@ public final class TermFigures {
             new Range(0, 100),
             new Range(2, 25),
             "Your own target. Empty if you take what comes.",
-            TERMS.may(Terms::targetKelvin, Terms::withTargetKelvin, t -> null)));
+            TERMS.may(Terms::targetKelvin, Terms::withTargetKelvin, t -> 0.0)));
     all.prices();
     all.lower(
         "voltagePercent",
