@@ -42,6 +42,31 @@ class WeighCommandTest {
   }
 
   @Test
+  void theWishAndTheTargetChangeTheAdvice() throws IOException {
+    Job job = start().withReadings(List.of(Reading.plain("a", 160, 80, 22)));
+    JsonNode safe = Json.mapper().readTree(weigh(job(job), "--wish", "least-risk", "--json").out());
+    assertThat(safe.get("wish").asText()).isEqualTo("least-risk");
+    for (JsonNode option : safe.get("options")) {
+      if (option.get("kind").asText().equals(safe.get("recommended").asText())) {
+        assertThat(option.get("oddsOfRuin").asDouble()).isZero();
+      }
+    }
+    JsonNode clock =
+        Json.mapper().readTree(weigh(job(job), "--wish", "more-clock", "--json").out());
+    assertThat(clock.get("reasons").get(0).asText()).startsWith("You want more clock: about ");
+    assertThat(clock.get("bundles")).isNotEmpty();
+    for (JsonNode bundle : clock.get("bundles")) {
+      assertThat(bundle.get("parts").size()).isGreaterThan(1);
+      assertThat(bundle.get("parts").toString()).doesNotContain("lower-voltage");
+    }
+    assertThat(weigh(job(job), "--target", "50").out()).startsWith("None of these reaches 50.0 K");
+    Outcome far = weigh(job(job), "--target", "-5");
+    assertThat(far.code()).isEqualTo(2);
+    assertThat(far.err()).contains("--target");
+    assertThat(weigh(job(job), "--wish", "riches").code()).isEqualTo(2);
+  }
+
+  @Test
   void saysTheAdviceAndEveryOption() throws IOException {
     Job job = start().withReadings(List.of(Reading.plain("a", 160, 80, 22)));
     Outcome done = weigh(job(job));

@@ -7,6 +7,7 @@ import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.plan.OptionKind;
+import dev.ambershim.core.plan.Wish;
 import dev.ambershim.desktop.model.Preview;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.logbook.store.Access;
@@ -14,6 +15,7 @@ import dev.ambershim.logbook.store.Logbook;
 import java.time.Clock;
 import java.util.List;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
@@ -93,6 +95,33 @@ class WeighTest extends DesktopTest {
     hands.clickOn(at);
     settle();
     weighed();
+  }
+
+  /** What is wanted is asked once and kept in the job; the advice and its currency follow. */
+  @Test
+  void theWishIsPickedAndCanBeUndone() {
+    assertThat(drawn("price")).startsWith("Gain by cost, the most for each: ");
+    click("wish-" + Wish.MORE_CLOCK.name());
+    weighed();
+    assertThat(model.jobProperty().get().terms().wish()).isEqualTo(Wish.MORE_CLOCK);
+    assertThat(reasons()).anyMatch(r -> r.startsWith("You want more clock: about "));
+    click("wish-" + Wish.LEAST_RISK.name());
+    weighed();
+    assertThat(reasons()).anyMatch(r -> r.contains("no risk to the chip"));
+    press(KeyCode.CONTROL, KeyCode.Z);
+    weighed();
+    assertThat(model.jobProperty().get().terms().wish()).isEqualTo(Wish.MORE_CLOCK);
+    press(KeyCode.CONTROL, KeyCode.Z);
+    weighed();
+    fill("terms-targetKelvin", "60");
+    weighed();
+    assertThat(text("weigh-answer")).startsWith("None of these reaches 60.0 K for sure");
+  }
+
+  private List<String> reasons() {
+    return node("weigh-answer").getParent().lookupAll(".reason").stream()
+        .map(n -> ((Label) n).getText())
+        .toList();
   }
 
   @Test

@@ -94,7 +94,7 @@ public final class WeighCoverage {
       double deep = die.depthMillimetres() * part / rows;
       for (int c = 0; c < count; c++) {
         double x = die.xMillimetres() + (c % 2 == 0 ? -1 : 1) * die.widthMillimetres() * 0.24;
-        double y = middle + (c / 2 - (rows - 1) / 2.0) * deep;
+        double y = middle + (Math.floorDiv(c, 2) - (rows - 1) / 2.0) * deep;
         cores.add(new Patch(x, y, wide * 0.9, deep * 0.85));
         shares.add(die.powerShare() * (0.9 + 0.2 * random.nextDouble()));
       }

@@ -11,10 +11,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** Weigh's eight cases in ten against chips that differ from what Weigh takes them for. */
 class WeighCoverageTest {
   @ParameterizedTest
-  @CsvSource({
-    "DESKTOP_ONE_DIE_PASTE,12",
-    "DESKTOP_CHIPLETS_SOLDER,1"
-  })
+  @CsvSource({"DESKTOP_ONE_DIE_PASTE,12", "DESKTOP_CHIPLETS_SOLDER,1"})
   void theToldGainHoldsTheTrueOne(StartingPoint point, int readings) {
     Coverage c = WeighCoverage.set("weigh.test", point, readings, 25);
     // Three standard errors of 25 cases below eight in ten.

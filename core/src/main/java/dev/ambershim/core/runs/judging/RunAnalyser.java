@@ -1,5 +1,14 @@
 package dev.ambershim.core.runs.judging;
 
+import static dev.ambershim.core.runs.judging.SampleMeans.countOf;
+import static dev.ambershim.core.runs.judging.SampleMeans.errorOf;
+import static dev.ambershim.core.runs.judging.SampleMeans.max;
+import static dev.ambershim.core.runs.judging.SampleMeans.meanOf;
+import static dev.ambershim.core.runs.judging.SampleMeans.over;
+import static dev.ambershim.core.runs.judging.SampleMeans.pick;
+import static dev.ambershim.core.runs.judging.SampleMeans.present;
+import static dev.ambershim.core.runs.judging.SampleMeans.rest;
+
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
@@ -15,7 +24,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.stream.IntStream;
 
 /**
  * Finds a run's loaded stretch, its settled part and its throttled samples, and works out the
@@ -40,8 +48,6 @@ public final class RunAnalyser {
 
   /** Heat that a throttling chip gives up, where nothing tells; common practice. */
   private static final double USUAL_DROP = 0.2;
-
-  private static final int BLOCK = 2048;
 
   /** A log of so many samples is worth more than one thread. */
   static final int LONG = 50_000;
@@ -381,19 +387,6 @@ public final class RunAnalyser {
     return null;
   }
 
-  /** The rise at rest before the load, or none where the log begins under load. */
-  private static double rest(double[] rise, LoadStretch load) {
-    double sum = 0;
-    int n = 0;
-    for (int i = Math.max(0, load.from() - 60); i < load.from(); i++) {
-      if (!Double.isNaN(rise[i])) {
-        sum += rise[i];
-        n++;
-      }
-    }
-    return n == 0 ? 0 : sum / n;
-  }
-
   private double moved(double[] room, double[] rise, int[] used, LoadStretch load) {
     if (room != null) {
       return RunDoubts.lag(log.seconds(), room, used);
@@ -401,15 +394,6 @@ public final class RunAnalyser {
     return typedRoom.isPresent()
         ? RunDoubts.trend(log.seconds(), rise, used, log.seconds()[load.from()])
         : 0;
-  }
-
-  private static double errorOf(double[] power, int[] used) {
-    if (power == null) {
-      return 0;
-    }
-    double[] present =
-        Arrays.stream(used).mapToDouble(i -> power[i]).filter(v -> !Double.isNaN(v)).toArray();
-    return present.length < BatchMeans.FEWEST ? 0 : BatchMeans.of(present).standardError();
   }
 
   private LoadStretch load(double[] mean, double[] power) {
@@ -533,74 +517,6 @@ public final class RunAnalyser {
     return mean;
   }
 
-  /**
-   * Mean and highest over channels. A sample that lacks a channel would shift the mean, so there it
-   * is not a number; the highest is that of the readings there are.
-   *
-   * @param mean overwritten
-   * @param highest overwritten
-   */
-  private static void over(List<Channel> channels, double[] mean, double[] highest) {
-    // Some samples of all channels at a time: so the results stay in the nearest memory, and the
-    // blocks of a long log go side by side.
-    IntStream blocks = IntStream.rangeClosed(0, (mean.length - 1) / BLOCK);
-    (mean.length > LONG ? blocks.parallel() : blocks)
-        .forEach(b -> over(channels, mean, highest, b * BLOCK));
-  }
-
-  private static void over(List<Channel> channels, double[] mean, double[] highest, int from) {
-    int to = Math.min(mean.length, from + BLOCK);
-    Arrays.fill(mean, from, to, 0);
-    Arrays.fill(highest, from, to, Double.NEGATIVE_INFINITY);
-    for (Channel c : channels) {
-      double[] values = c.values();
-      for (int i = from; i < to; i++) {
-        mean[i] += values[i];
-      }
-      for (int i = from; i < to; i++) {
-        highest[i] = values[i] > highest[i] ? values[i] : highest[i];
-      }
-    }
-    for (int i = from; i < to; i++) {
-      mean[i] /= channels.size();
-      highest[i] = highest[i] > Double.NEGATIVE_INFINITY ? highest[i] : Double.NaN;
-    }
-  }
-
-  private static int[] present(double[] series, LoadStretch load) {
-    int[] result = new int[load.to() - load.from()];
-    int n = 0;
-    for (int i = load.from(); i < load.to(); i++) {
-      if (!Double.isNaN(series[i])) {
-        result[n++] = i;
-      }
-    }
-    return Arrays.copyOf(result, n);
-  }
-
-  private static double[] pick(double[] series, int[] which) {
-    double[] result = new double[which.length];
-    for (int i = 0; i < which.length; i++) {
-      result[i] = series[which[i]];
-    }
-    return result;
-  }
-
-  private static double meanOf(double[] series, int[] which) {
-    if (series == null) {
-      return Double.NaN;
-    }
-    double sum = 0;
-    int n = 0;
-    for (int i : which) {
-      if (!Double.isNaN(series[i])) {
-        sum += series[i];
-        n++;
-      }
-    }
-    return n == 0 ? Double.NaN : sum / n;
-  }
-
   private double secondsOf(boolean[] marks) {
     double sum = 0;
     for (int i = 0; i < marks.length; i++) {
@@ -610,24 +526,6 @@ public final class RunAnalyser {
       }
     }
     return sum;
-  }
-
-  private static int countOf(boolean[] marks) {
-    int n = 0;
-    for (boolean mark : marks) {
-      n += mark ? 1 : 0;
-    }
-    return n;
-  }
-
-  private static double max(double[] series) {
-    double top = 0;
-    for (double v : series) {
-      if (v > top) {
-        top = v;
-      }
-    }
-    return top;
   }
 
   private static String plain(double kelvin) {
