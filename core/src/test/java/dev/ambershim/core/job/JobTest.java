@@ -312,7 +312,7 @@ class JobTest {
     Assessment now =
         Assessment.of(
             with,
-            Map.of("aa", log("a.csv", 80, 600), "bb", log("b.csv", 76, 600)),
+            Map.of("aa", log("a.csv", 80, 600), "bb", log("b.csv", 74.5, 600)),
             Notation.METRIC);
     Forecast forecast = Forecast.of(now, SOLVED, SolveWatch.NONE);
     double measured = now.comparison().orElseThrow().interval().orElseThrow().low();
