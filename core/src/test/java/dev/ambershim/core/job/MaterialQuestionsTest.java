@@ -286,4 +286,28 @@ class MaterialQuestionsTest {
     MountAnswer desktop = MountAnswer.of(LIDDED, Notation.METRIC);
     assertThat(desktop.checks().get(0)).startsWith("Socket and substrate").contains("of 250 N");
   }
+
+  /** Which pad the neighbours of a soldered chip want, and what it keeps from the die. */
+  @Test
+  void theNeighboursPadsAreToldOnABoard() {
+    Job laptop = Job.from(dev.ambershim.core.physics.assembly.StartingPoint.LAPTOP_BARE_DIE, "x");
+    assertThat(MountAnswer.of(laptop, Notation.METRIC).checks())
+        .noneMatch(c -> c.contains("neighbours"));
+    Job gap = laptop.withMounting(laptop.mounting().withPadGapMillimetres(0.8));
+    assertThat(MountAnswer.of(gap, Notation.METRIC).checks())
+        .contains("Pads of 1.0 mm fit the neighbours' gap of 0.8 mm; they lose 20 %.");
+    Job wide = gap.withMounting(gap.mounting().withPadAreaSquareMillimetres(5000.0));
+    assertThat(MountAnswer.of(wide, Notation.METRIC).checks())
+        .anyMatch(c -> c.contains("take about 1200 N") && c.contains("take putty"));
+    Job thin = laptop.withMounting(laptop.mounting().withPadGapMillimetres(0.2));
+    assertThat(MountAnswer.of(thin, Notation.METRIC).checks())
+        .anyMatch(c -> c.startsWith("No pad on sale fits a gap of 0.2 mm"));
+    // A chip in a socket has none of them.
+    assertThat(
+            MountAnswer.of(
+                    LIDDED.withMounting(LIDDED.mounting().withPadGapMillimetres(0.8)),
+                    Notation.METRIC)
+                .checks())
+        .noneMatch(c -> c.contains("neighbours"));
+  }
 }
