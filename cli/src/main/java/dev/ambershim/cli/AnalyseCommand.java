@@ -1,6 +1,5 @@
 package dev.ambershim.cli;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
@@ -8,7 +7,7 @@ import dev.ambershim.core.runs.judging.HotSpots;
 import dev.ambershim.core.runs.reading.Channel;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.stage.baseline.Baseline;
-import dev.ambershim.logbook.formats.ResultJson;
+import dev.ambershim.logbook.formats.RunJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -37,20 +36,19 @@ final class AnalyseCommand implements Callable<Integer> {
 
   @Mixin LogInput input;
 
+  private record Analysed(List<ObjectNode> runs) {}
+
   @Override
   public Integer call() {
     List<LogInput.Run> runs = input.readOne(files);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      ObjectNode node = Json.mapper().createObjectNode();
-      ArrayNode array = node.putArray("runs");
-      for (LogInput.Run run : runs) {
-        ObjectNode one = ResultJson.of(run.log(), run.analysis());
-        run.step().ifPresent(step -> one.set("step", ResultJson.of(step)));
-        hints(run).forEach(hint -> one.withArray("hints").add(hint));
-        array.add(one);
-      }
-      out.println(Json.pretty(node));
+      out.println(
+          Json.pretty(
+              new Analysed(
+                  runs.stream()
+                      .map(r -> RunJson.of(r.log(), r.analysis(), r.step(), hints(r)))
+                      .toList())));
     } else {
       runs.forEach(r -> print(out, r));
     }

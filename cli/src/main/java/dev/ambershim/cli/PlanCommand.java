@@ -104,11 +104,13 @@ final class PlanCommand implements Callable<Integer> {
     if (card != null) {
       ReportFiles.write(Card.of(asked, needed(schedule), kit, Notation.METRIC, zone), card);
     }
+    OpenAnswer said =
+        OpenAnswer.of(plan, asked.work(), schedule, Optional.empty(), Notation.METRIC, zone);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      out.println(Json.pretty(PlanJson.of(plan, schedule, kit)));
+      out.println(Json.pretty(PlanJson.of(plan, schedule, kit, said)));
     } else {
-      print(out, plan, asked.work(), schedule, kit, zone);
+      print(out, said, plan, schedule, kit, zone);
     }
     return 0;
   }
@@ -168,8 +170,12 @@ final class PlanCommand implements Callable<Integer> {
   }
 
   private static void print(
-      PrintWriter out, Plan plan, WorkLog log, Optional<Schedule> schedule, Kit kit, ZoneId zone) {
-    OpenAnswer said = OpenAnswer.of(plan, log, schedule, Optional.empty(), Notation.METRIC, zone);
+      PrintWriter out,
+      OpenAnswer said,
+      Plan plan,
+      Optional<Schedule> schedule,
+      Kit kit,
+      ZoneId zone) {
     out.println(said.sentence());
     said.reasons().forEach(out::println);
     if (schedule.isEmpty()) {

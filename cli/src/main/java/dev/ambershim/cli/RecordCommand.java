@@ -1,6 +1,5 @@
 package dev.ambershim.cli;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
@@ -18,7 +17,7 @@ import dev.ambershim.core.runs.protocol.Status;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.baseline.Baseline;
-import dev.ambershim.logbook.formats.ResultJson;
+import dev.ambershim.logbook.formats.RunJson;
 import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.LogFiles;
 import dev.ambershim.sensors.Load;
@@ -32,6 +31,7 @@ import dev.ambershim.sensors.rig.Fault;
 import dev.ambershim.sensors.rig.RigSetup;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -243,40 +243,38 @@ final class RecordCommand implements Callable<Integer> {
     out.flush();
   }
 
+  private record Recorded(boolean done, String stop, List<ObjectNode> runs) {}
+
+  private record Unfit(String file, String unfit) {}
+
   private void print(ConductedRun.Outcome outcome) {
     PrintWriter out = spec.commandLine().getOut();
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.put("done", outcome.stop().done());
-    node.put("stop", outcome.stop().words());
-    ArrayNode runs = node.putArray("runs");
+    List<ObjectNode> runs = new ArrayList<>();
     if (!json) {
       out.println(outcome.stop().words());
     }
     for (Path file : outcome.plateaus()) {
       try {
-        judge(file, out, runs);
+        runs.add(judge(file, out));
       } catch (Problem problem) {
         // A run that ended at once leaves a log that says too little; it is kept all the same.
-        runs.addObject().put("file", file.toString()).put("unfit", problem.what());
+        runs.add(Json.published(new Unfit(file.toString(), problem.what())));
         if (!json) {
           out.println(file.getFileName() + ": cannot be judged. " + problem.what());
         }
       }
     }
     if (json) {
-      out.println(Json.pretty(node));
+      out.println(Json.pretty(new Recorded(outcome.stop().done(), outcome.stop().words(), runs)));
     }
     out.flush();
   }
 
-  private void judge(Path file, PrintWriter out, ArrayNode runs) {
+  private ObjectNode judge(Path file, PrintWriter out) {
     RunLog log = LogReader.read(file.toString(), LogFiles.read(file)).believed();
     OptionalDouble typed = room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
     RunAnalysis analysis = RunAnalyser.analyse(log, typed);
     Optional<StepResponse> step = RunAnalyser.step(log, typed);
-    ObjectNode one = ResultJson.of(log, analysis);
-    step.ifPresent(s -> one.set("step", ResultJson.of(s)));
-    runs.add(one);
     if (!json) {
       step.ifPresent(s -> out.println(s.sentence(Notation.METRIC)));
       out.println(
@@ -284,5 +282,6 @@ final class RecordCommand implements Callable<Integer> {
               + ": "
               + Baseline.of(List.of(analysis), Notation.METRIC).map(Finding::sentence).orElse(""));
     }
+    return RunJson.of(log, analysis, step, List.of());
   }
 }

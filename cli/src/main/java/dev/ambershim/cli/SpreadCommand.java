@@ -1,6 +1,5 @@
 package dev.ambershim.cli;
 
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.CoatFigures;
@@ -17,6 +16,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -85,15 +85,15 @@ final class SpreadCommand implements Callable<Integer> {
     PasteQuestion.Cost cost = new PasteQuestion.Costs(job).of(end, SolveWatch.NONE);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      ObjectNode node = SpreadJson.of(laid.words(), amount, end, cost);
-      if (all) {
-        SpreadJson.patterns(node, PasteQuestion.compare(job, laid, amount, SolveWatch.NONE));
-        SpreadJson.amount(
-            node,
-            PasteQuestion.amount(job, laid, amount, SolveWatch.NONE),
-            job.paste().kind().gramsPerCubicCentimetre());
-      }
-      out.println(Json.pretty(node));
+      Optional<SpreadJson.Others> others =
+          all
+              ? Optional.of(
+                  new SpreadJson.Others(
+                      PasteQuestion.compare(job, laid, amount, SolveWatch.NONE),
+                      PasteQuestion.amount(job, laid, amount, SolveWatch.NONE),
+                      job.paste().kind().gramsPerCubicCentimetre()))
+              : Optional.empty();
+      out.println(Json.pretty(SpreadJson.of(laid.words(), amount, end, cost, others)));
     } else {
       line(out, laid, end, cost);
       if (all) {

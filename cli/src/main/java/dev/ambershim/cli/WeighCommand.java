@@ -137,10 +137,7 @@ final class WeighCommand implements Callable<Integer> {
             Solved.SHARED.of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
             Notation.METRIC);
     if (json) {
-      var node = WeighJson.of(weighing);
-      var gone = node.putArray("logsNotFound");
-      missing.forEach(gone::add);
-      out.println(Json.pretty(node));
+      out.println(Json.pretty(WeighJson.of(weighing, missing)));
     } else {
       print(out, weighing);
       missing.forEach(m -> out.println("The log " + m + " was not found; it is not counted."));

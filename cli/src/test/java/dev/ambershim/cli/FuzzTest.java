@@ -252,8 +252,8 @@ class FuzzTest {
         Notation.METRIC,
         "2026-01-01",
         report);
-    ReportFiles.writeResults(assessment, folder.resolve("results" + i + ".json"));
-    ReportFiles.writeResults(assessment, folder.resolve("results" + i + ".csv"));
+    ReportFiles.writeResults(assessment, Optional.empty(), folder.resolve("results" + i + ".json"));
+    ReportFiles.writeResults(assessment, Optional.empty(), folder.resolve("results" + i + ".csv"));
     assertThat(report).isNotEmptyFile();
   }
 

@@ -57,6 +57,7 @@ class HeadroomCommandTest {
         .containsPattern("2[4-8][05] MHz more \\(1\\d[05] to 3\\d[05]\\)\\.")
         .contains("After, 5000 MHz failed: wrong result.")
         .contains("At 4600 MHz, rung against rung, the hottest core is 17.0 K cooler")
+        .contains("but heat is not what stopped it")
         .contains("Halve the gap: try 4950 MHz.");
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
@@ -309,14 +310,22 @@ class JobTest {
     Job with =
         job.withRun(RunEntry.of(Side.BEFORE, "a.csv", "aa"))
             .withRun(RunEntry.of(Side.AFTER, "b.csv", "bb"));
+    RunLog before = log("a.csv", 80, 600);
+    Finding expected =
+        Forecast.of(
+                Assessment.of(
+                    with, Map.of("aa", before, "bb", log("b.csv", 70, 600)), Notation.METRIC),
+                SOLVED,
+                SolveWatch.NONE)
+            .change();
+    // The interval holds eight cases in ten: 1.28 standard deviations to either side.
+    double sigma = expected.interval().orElseThrow().width() / 2 / 1.2816;
+    double after = 80 + expected.value() + 1.5 * sigma;
     Assessment now =
-        Assessment.of(
-            with,
-            Map.of("aa", log("a.csv", 80, 600), "bb", log("b.csv", 74.5, 600)),
-            Notation.METRIC);
+        Assessment.of(with, Map.of("aa", before, "bb", log("b.csv", after, 600)), Notation.METRIC);
     Forecast forecast = Forecast.of(now, SOLVED, SolveWatch.NONE);
-    double measured = now.comparison().orElseThrow().interval().orElseThrow().low();
-    assertThat(measured).isGreaterThan(forecast.change().interval().orElseThrow().high());
+    assertThat(now.comparison().orElseThrow().changeKelvin())
+        .isGreaterThan(forecast.change().interval().orElseThrow().high());
     assertThat(forecast.against(now)).endsWith("The measured change agrees.");
   }
 

@@ -2,7 +2,9 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.job.Side;
 import dev.ambershim.desktop.widget.StageView;
+import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 
@@ -42,6 +44,10 @@ enum Key {
       v -> v.model().setTheme(v.model().themeProperty().get().other())),
   SETTINGS("Ctrl+U", "units and numbers", FrameView::showSettings);
 
+  /** Keys to the parts of a stage, as its buttons show them. */
+  private static final List<KeyCombination> PARTS =
+      IntStream.rangeClosed(1, 9).mapToObj(n -> KeyCombination.valueOf("Alt+" + n)).toList();
+
   private final String keys;
   private final String words;
   private final KeyCombination combination;
@@ -64,6 +70,13 @@ enum Key {
 
   /** Does what a key event asks for, if it is one of these. */
   static boolean act(KeyEvent event, FrameView view) {
+    for (int part = 1; part <= PARTS.size(); part++) {
+      int number = part;
+      if (PARTS.get(part - 1).match(event)) {
+        view.onStage(s -> s.part(number));
+        return true;
+      }
+    }
     for (Key key : values()) {
       if (key.combination.match(event)) {
         key.action.accept(view);

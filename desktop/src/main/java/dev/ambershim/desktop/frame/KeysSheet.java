@@ -15,6 +15,8 @@ final class KeysSheet {
     grid.setId("key-map");
     int row = 0;
     grid.addRow(row++, Labels.line("Ctrl+1 … Ctrl+0", "key"), Labels.line("go to a stage"));
+    grid.addRow(
+        row++, Labels.line("Alt+1 … Alt+9", "key"), Labels.line("go to a part of a long stage"));
     for (Key key : Key.values()) {
       grid.addRow(row++, Labels.line(key.keys(), "key"), Labels.line(key.words()));
     }

@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.frame;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Choice;
 import dev.ambershim.core.job.Figure;
@@ -26,6 +27,7 @@ import dev.ambershim.desktop.widget.PictureView;
 import java.util.List;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -38,12 +40,23 @@ import javafx.scene.layout.VBox;
 
 /** The section, always in sight, and what is known of the layer that is picked in it. */
 final class SectionPane extends VBox {
+  /** Heights of the picture, alone and as one of two. */
+  private static final double ALONE = 318;
+
+  private static final double EACH_OF_TWO = 226;
+
   private final JobModel model;
 
   /** The latest plan; made here only while the one that is worked out beside is not there yet. */
   private Plan plan;
 
   private final PictureView picture = new PictureView();
+
+  /** The other side's section, where before and after stand one above the other. */
+  private final PictureView second = new PictureView();
+
+  private final Label over = Labels.line("Before", "quiet");
+  private final Label under = Labels.line("After", "quiet");
   private final VBox editor = new VBox(7);
   private final Label gap = Labels.wrapped("", "hint");
 
@@ -51,10 +64,11 @@ final class SectionPane extends VBox {
     this.model = model;
     getStyleClass().add("section-column");
     picture.setId("section");
-    picture.setMinHeight(318);
-    picture.setPrefHeight(318);
-    picture.onPick(model.partProperty()::set);
-    getChildren().addAll(sides(), picture, gap);
+    second.setId("section-after");
+    for (PictureView view : List.of(picture, second)) {
+      view.onPick(model.partProperty()::set);
+    }
+    getChildren().addAll(sides(), over, picture, under, second, gap);
     model.themeProperty().addListener((o, was, is) -> refresh());
     model.previewProperty().addListener((o, was, is) -> refresh());
     model
@@ -176,6 +190,15 @@ final class SectionPane extends VBox {
       return;
     }
     Side side = model.sideProperty().get();
+    boolean both = model.stageProperty().get() == Stage.PROVE;
+    arrange(both);
+    if (both) {
+      show(picture, job, Side.BEFORE);
+      show(second, job, Side.AFTER);
+      gap.setText(gapWords(job, side));
+      gap.setManaged(!gap.getText().isEmpty());
+      return;
+    }
     Preview preview =
         model.stageProperty().get() == Stage.WEIGH ? model.previewProperty().get() : null;
     WorkCase work = job.workCase();
@@ -211,6 +234,27 @@ final class SectionPane extends VBox {
                 + side.words()
                 + ".");
     gap.setManaged(!gap.getText().isEmpty());
+  }
+
+  /** One section, or before above after. */
+  private void arrange(boolean both) {
+    for (Node node : List.of(over, under, second)) {
+      node.setVisible(both);
+      node.setManaged(both);
+    }
+    for (PictureView view : List.of(picture, second)) {
+      double height = both ? EACH_OF_TWO : ALONE;
+      view.setMinHeight(height);
+      view.setPrefHeight(height);
+    }
+  }
+
+  private void show(PictureView view, Job job, Side side) {
+    Notation notation = model.notationProperty().get();
+    view.show(
+        (w, h) -> SectionPicture.of(job.chip(), job.cooler(), job.build(side), notation, w, h),
+        model.themeProperty().get().dark());
+    view.pick(model.partProperty().get());
   }
 
   /** How it lies on the bench, while the work is under way and a stage of the work is on screen. */

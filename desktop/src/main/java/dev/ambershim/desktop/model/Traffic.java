@@ -53,7 +53,8 @@ public final class Traffic {
   /** Writes the results, as JSON or CSV by the file's ending. */
   public void writeResults(Path target) {
     Assessment now = model.assessmentProperty().get();
-    write("results", target, () -> ReportFiles.writeResults(now, target));
+    Optional<Weighing> weighed = Optional.ofNullable(model.weighingProperty().get());
+    write("results", target, () -> ReportFiles.writeResults(now, weighed, target));
   }
 
   /** Writes the job as a bundle. */

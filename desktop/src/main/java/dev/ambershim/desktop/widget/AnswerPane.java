@@ -8,6 +8,7 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -50,6 +51,18 @@ public final class AnswerPane extends VBox {
               }
             });
     getChildren().addAll(Labels.line(question, "question"), answer, reasons, rest, foot, working);
+  }
+
+  /**
+   * Puts the parts of a long stage beside its question.
+   *
+   * @return their buttons
+   */
+  public Parts parts(List<Parts.Part> parts) {
+    Parts made = new Parts(parts);
+    FlowPane head = new FlowPane(16, 4, getChildren().get(0), made);
+    getChildren().add(0, head);
+    return made;
   }
 
   /** Shows an answer without a working, such as what is still needed. */

@@ -17,6 +17,9 @@ public interface StageView {
   /** Takes what is picked. */
   default void accept() {}
 
+  /** Goes to a part of a long stage, the first is 1. */
+  default void part(int number) {}
+
   /** Sets up a conducted run, where the stage has runs. */
   default void conduct() {}
 

@@ -1,6 +1,5 @@
 package dev.ambershim.logbook.formats;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.dosing.Bar;
@@ -14,106 +13,159 @@ import dev.ambershim.core.physics.dosing.MetalDose;
 import dev.ambershim.core.plan.Doses;
 import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.logbook.store.Json;
+import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** The published block of a job's doses. */
 public final class DoseJson {
+  private record Dosed(
+      boolean mayGoOn,
+      List<Barred> bars,
+      FindingJson finding,
+      List<Film> films,
+      List<Met> meetings,
+      Covered cover,
+      Seat lid,
+      double pasteGrams,
+      List<String> notes) {}
+
+  private record Barred(String key, String where, String what, String remedy) {
+    static Barred of(Bar bar) {
+      return new Barred(bar.key(), bar.where(), bar.what(), bar.remedy());
+    }
+  }
+
+  private record Film(
+      String place,
+      int faces,
+      double areaSquareMillimetres,
+      double gapMicrometres,
+      double gapLowMicrometres,
+      double gapHighMicrometres,
+      double dropMillimetres,
+      double dropMilligrams,
+      double dropCubicMillimetres,
+      double plungerMillimetres,
+      double leastDropMillimetres,
+      double mostDropMillimetres,
+      boolean fits,
+      String reaches,
+      double chanceDry,
+      double chanceReaches) {
+    static Film of(CoatTerms coat, MetalDose dose, MetalDose.Odds odds) {
+      Drop drop = dose.drop();
+      return new Film(
+          dose.place().name(),
+          dose.faces(),
+          dose.place().areaSquareMillimetres(),
+          dose.place().gapMicrometres(),
+          dose.place().lowGapMicrometres(),
+          dose.place().highGapMicrometres(),
+          drop.ballMillimetres(),
+          drop.milligrams(coat.alloy(), coat.warmth()),
+          drop.cubicMillimetres(),
+          drop.travelMillimetres(coat.bore()),
+          dose.leastDrop().ballMillimetres(),
+          dose.mostDrop().map(Drop::ballMillimetres).orElse(Double.NaN),
+          dose.fits(),
+          dose.runs() ? "runs down the board" : dose.place().part(),
+          odds.dry(),
+          odds.reaches());
+    }
+  }
+
+  private record Met(
+      String place,
+      String face,
+      String verdict,
+      boolean said,
+      double potentialVolts,
+      String mechanism,
+      double firstLookMonths) {
+    static Met of(Meeting m) {
+      return new Met(
+          m.place().words(),
+          m.face().words(),
+          m.verdict().words(),
+          m.said(),
+          m.face().volts(),
+          m.face().mechanism(),
+          m.face().firstLookMonths());
+    }
+  }
+
+  private record Covered(
+      String material,
+      int coats,
+      double areaSquareMillimetres,
+      double thicknessMicrometres,
+      double roomMicrometres,
+      double wetMillilitresACoat,
+      double dryMinutesAtLeast,
+      double dryMinutes,
+      double heatCelsius,
+      String removal) {
+    static Covered of(Insulation cover) {
+      return new Covered(
+          cover.cover().words(),
+          cover.coats(),
+          cover.areaSquareMillimetres(),
+          cover.thicknessMicrometres(),
+          cover.roomMicrometres(),
+          cover.wetMillilitres(),
+          cover.cover().dryLowMinutes(),
+          cover.cover().dryLikelyMinutes(),
+          cover.cover().heatCelsius(),
+          cover.cover().removal());
+    }
+  }
+
+  private record Seat(
+      String carriedBy,
+      double glueMicrometres,
+      boolean glueReachesTheRim,
+      List<Double> gapsMicrometres,
+      double beadMillimetresLong,
+      double glueCubicMillimetres,
+      double glueGrams,
+      double cureMinutesAtLeast,
+      double cureMinutes,
+      double cureMinutesSafe) {
+    static Seat of(Doses doses, LidSeat seat) {
+      Cure cure = doses.cure();
+      return new Seat(
+          seat.carrier(),
+          seat.glueMicrometres(),
+          seat.reaches(),
+          seat.gaps(),
+          doses.glue().lengthMillimetres(),
+          doses.glue().cubicMillimetres(),
+          doses.glue().grams(),
+          cure.skinMinutes(),
+          cure.handlingMinutes(),
+          cure.fullMinutes());
+    }
+  }
+
   private DoseJson() {}
 
   /** Writes it. */
   public static ObjectNode of(CoatAnswer answer) {
     Job job = answer.job();
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.put("mayGoOn", answer.doses().bars().isEmpty());
-    bars(node.putArray("bars"), answer);
-    answer.finding().ifPresent(f -> node.set("finding", ResultJson.of(f)));
-    ArrayNode films = node.putArray("films");
-    for (int i = 0; i < answer.doses().films().size(); i++) {
-      film(films.addObject(), job.coat(), answer.doses().films().get(i), answer.odds().get(i));
-    }
-    ArrayNode meetings = node.putArray("meetings");
-    for (Meeting m : answer.meetings()) {
-      ObjectNode one = meetings.addObject();
-      one.put("place", m.place().words());
-      one.put("face", m.face().words());
-      one.put("verdict", m.verdict().words());
-      one.put("said", m.said());
-      figure(one, "potentialVolts", m.face().volts());
-      one.put("mechanism", m.face().mechanism());
-      one.put("firstLookMonths", m.face().firstLookMonths());
-    }
-    answer.doses().cover().ifPresent(c -> cover(node.putObject("cover"), c));
-    answer.doses().seat().ifPresent(s -> seat(node.putObject("lid"), answer.doses(), s));
-    node.put("pasteGrams", Doses.pasteGrams(job.workCase()));
-    ArrayNode notes = node.putArray("notes");
-    answer.reasons().forEach(notes::add);
-    answer.notes().forEach(notes::add);
-    return node;
-  }
-
-  private static void bars(ArrayNode to, CoatAnswer answer) {
-    for (Bar bar : answer.doses().bars()) {
-      ObjectNode one = to.addObject();
-      one.put("key", bar.key());
-      one.put("where", bar.where());
-      one.put("what", bar.what());
-      one.put("remedy", bar.remedy());
-    }
-  }
-
-  private static void film(ObjectNode to, CoatTerms coat, MetalDose dose, MetalDose.Odds odds) {
-    Drop drop = dose.drop();
-    to.put("place", dose.place().name());
-    to.put("faces", dose.faces());
-    to.put("areaSquareMillimetres", dose.place().areaSquareMillimetres());
-    to.put("gapMicrometres", dose.place().gapMicrometres());
-    to.put("gapLowMicrometres", dose.place().lowGapMicrometres());
-    to.put("gapHighMicrometres", dose.place().highGapMicrometres());
-    to.put("dropMillimetres", drop.ballMillimetres());
-    to.put("dropMilligrams", drop.milligrams(coat.alloy(), coat.warmth()));
-    to.put("dropCubicMillimetres", drop.cubicMillimetres());
-    to.put("plungerMillimetres", drop.travelMillimetres(coat.bore()));
-    to.put("leastDropMillimetres", dose.leastDrop().ballMillimetres());
-    figure(
-        to, "mostDropMillimetres", dose.mostDrop().map(Drop::ballMillimetres).orElse(Double.NaN));
-    to.put("fits", dose.fits());
-    to.put("reaches", dose.runs() ? "runs down the board" : dose.place().part());
-    to.put("chanceDry", odds.dry());
-    to.put("chanceReaches", odds.reaches());
-  }
-
-  private static void cover(ObjectNode to, Insulation cover) {
-    to.put("material", cover.cover().words());
-    to.put("coats", cover.coats());
-    to.put("areaSquareMillimetres", cover.areaSquareMillimetres());
-    to.put("thicknessMicrometres", cover.thicknessMicrometres());
-    to.put("roomMicrometres", cover.roomMicrometres());
-    to.put("wetMillilitresACoat", cover.wetMillilitres());
-    to.put("dryMinutesAtLeast", cover.cover().dryLowMinutes());
-    to.put("dryMinutes", cover.cover().dryLikelyMinutes());
-    to.put("heatCelsius", cover.cover().heatCelsius());
-    to.put("removal", cover.cover().removal());
-  }
-
-  private static void seat(ObjectNode to, Doses doses, LidSeat seat) {
-    to.put("carriedBy", seat.carrier());
-    to.put("glueMicrometres", seat.glueMicrometres());
-    to.put("glueReachesTheRim", seat.reaches());
-    ArrayNode gaps = to.putArray("gapsMicrometres");
-    seat.gaps().forEach(gaps::add);
-    to.put("beadMillimetresLong", doses.glue().lengthMillimetres());
-    to.put("glueCubicMillimetres", doses.glue().cubicMillimetres());
-    to.put("glueGrams", doses.glue().grams());
-    Cure cure = doses.cure();
-    to.put("cureMinutesAtLeast", cure.skinMinutes());
-    to.put("cureMinutes", cure.handlingMinutes());
-    to.put("cureMinutesSafe", cure.fullMinutes());
-  }
-
-  static void figure(ObjectNode to, String key, double value) {
-    if (Double.isFinite(value)) {
-      to.put(key, value);
-    } else {
-      to.putNull(key);
-    }
+    Doses doses = answer.doses();
+    return Json.published(
+        new Dosed(
+            doses.bars().isEmpty(),
+            doses.bars().stream().map(Barred::of).toList(),
+            FindingJson.of(answer.finding()),
+            IntStream.range(0, doses.films().size())
+                .mapToObj(i -> Film.of(job.coat(), doses.films().get(i), answer.odds().get(i)))
+                .toList(),
+            answer.meetings().stream().map(Met::of).toList(),
+            doses.cover().map(Covered::of).orElse(null),
+            doses.seat().map(s -> Seat.of(doses, s)).orElse(null),
+            Doses.pasteGrams(job.workCase()),
+            Stream.concat(answer.reasons().stream(), answer.notes().stream()).toList()));
   }
 }

@@ -1,7 +1,7 @@
 package dev.ambershim.logbook.formats;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.physics.surface.FaceReport;
 import dev.ambershim.core.physics.surface.Flatness;
@@ -10,61 +10,80 @@ import dev.ambershim.core.physics.surface.Outlier;
 import dev.ambershim.core.physics.surface.ReferencePlane;
 import dev.ambershim.core.stage.measure.FaceFinding;
 import dev.ambershim.logbook.store.Json;
+import java.util.List;
 
 /** A face report as JSON. */
 public final class FlatnessJson {
+  private record Face(
+      int points,
+      int probings,
+      LeastSquares leastSquares,
+      Zone minimumZone,
+      double bowMicrometres,
+      double twistMicrometres,
+      double slopeMicrometres,
+      String shape,
+      Double scatterMicrometres,
+      List<Spot> highSpots,
+      List<Off> outliers,
+      FindingJson finding) {}
+
+  private record LeastSquares(double fltt, double fltp, double fltv, double fltq, Plane plane) {
+    static LeastSquares of(Flatness flat) {
+      return new LeastSquares(
+          flat.flttMicrometres(),
+          flat.fltpMicrometres(),
+          flat.fltvMicrometres(),
+          flat.fltqMicrometres(),
+          Plane.of(flat.plane()));
+    }
+  }
+
+  private record Zone(double fltt, Plane plane, Double low95, Double high95) {}
+
+  private record Plane(
+      double micrometres,
+      double xSlopeMicrometresPerMillimetre,
+      double ySlopeMicrometresPerMillimetre) {
+    static Plane of(ReferencePlane plane) {
+      return new Plane(plane.micrometres(), plane.xSlope(), plane.ySlope());
+    }
+  }
+
+  private record Spot(double xMillimetres, double yMillimetres, double micrometres) {
+    static Spot of(HighSpot s) {
+      return new Spot(s.xMillimetres(), s.yMillimetres(), s.micrometres());
+    }
+  }
+
+  private record Off(double xMillimetres, double yMillimetres, double fromNeighboursMicrometres) {
+    static Off of(Outlier o) {
+      return new Off(o.point().xMillimetres(), o.point().yMillimetres(), o.micrometres());
+    }
+  }
+
   private FlatnessJson() {}
 
   /** The published block. */
   public static ObjectNode of(FaceReport report, String face) {
-    ObjectNode node = Json.mapper().createObjectNode();
     Flatness flat = report.flatness();
-    node.put("points", report.points().size());
-    node.put("probings", report.probings());
-    ObjectNode least = node.putObject("leastSquares");
-    least.put("fltt", flat.flttMicrometres());
-    least.put("fltp", flat.fltpMicrometres());
-    least.put("fltv", flat.fltvMicrometres());
-    least.put("fltq", flat.fltqMicrometres());
-    least.set("plane", plane(flat.plane()));
-    ObjectNode zone = node.putObject("minimumZone");
-    zone.put("fltt", flat.zoneMicrometres());
-    zone.set("plane", plane(flat.zone()));
-    report
-        .zone()
-        .ifPresent(
-            z -> {
-              zone.put("low95", z.low());
-              zone.put("high95", z.high());
-            });
-    node.put("bowMicrometres", report.form().bowMicrometres());
-    node.put("twistMicrometres", report.form().twistMicrometres());
-    node.put("slopeMicrometres", report.form().slopeMicrometres());
-    node.put("shape", report.form().shape().words());
-    report.scatterMicrometres().ifPresent(s -> node.put("scatterMicrometres", s));
-    ArrayNode spots = node.putArray("highSpots");
-    for (HighSpot s : report.highSpots()) {
-      ObjectNode one = spots.addObject();
-      one.put("xMillimetres", s.xMillimetres());
-      one.put("yMillimetres", s.yMillimetres());
-      one.put("micrometres", s.micrometres());
-    }
-    ArrayNode outliers = node.putArray("outliers");
-    for (Outlier o : report.outliers()) {
-      ObjectNode one = outliers.addObject();
-      one.put("xMillimetres", o.point().xMillimetres());
-      one.put("yMillimetres", o.point().yMillimetres());
-      one.put("fromNeighboursMicrometres", o.micrometres());
-    }
-    node.set("finding", ResultJson.of(FaceFinding.of(report, face, Notation.METRIC)));
-    return node;
-  }
-
-  private static ObjectNode plane(ReferencePlane plane) {
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.put("micrometres", plane.micrometres());
-    node.put("xSlopeMicrometresPerMillimetre", plane.xSlope());
-    node.put("ySlopeMicrometresPerMillimetre", plane.ySlope());
-    return node;
+    return Json.published(
+        new Face(
+            report.points().size(),
+            report.probings(),
+            LeastSquares.of(flat),
+            new Zone(
+                flat.zoneMicrometres(),
+                Plane.of(flat.zone()),
+                report.zone().map(Interval::low).orElse(null),
+                report.zone().map(Interval::high).orElse(null)),
+            report.form().bowMicrometres(),
+            report.form().twistMicrometres(),
+            report.form().slopeMicrometres(),
+            report.form().shape().words(),
+            report.scatterMicrometres().orElse(null),
+            report.highSpots().stream().map(Spot::of).toList(),
+            report.outliers().stream().map(Off::of).toList(),
+            FindingJson.of(FaceFinding.of(report, face, Notation.METRIC))));
   }
 }

@@ -1,64 +1,85 @@
 package dev.ambershim.logbook.formats;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.runs.clocking.ClockLadder;
 import dev.ambershim.core.runs.clocking.Rung;
 import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.NextRung;
 import dev.ambershim.logbook.store.Json;
+import java.util.List;
 
-/** How far a chip clocks as a JSON tree. A figure that is not known is null. */
+/** How far a chip clocks, under the keys of docs/formats.md. */
 public final class HeadroomJson {
+  private record Clocks(
+      FindingJson headroom,
+      List<String> reasons,
+      double limitCelsius,
+      double roomCelsius,
+      Ladder before,
+      Ladder after,
+      FindingJson gainByHeat,
+      FindingJson atEqualClock) {}
+
+  private record Ladder(
+      double highestPassedMegahertz,
+      double lowestNotPassedMegahertz,
+      FindingJson heatLimit,
+      Next next,
+      List<Tried> rungs) {
+    static Ladder of(Headroom headroom, boolean after) {
+      ClockLadder ladder = after ? headroom.after() : headroom.before();
+      NextRung next = headroom.next(after);
+      return new Ladder(
+          ladder.highestPass().orElse(Double.NaN),
+          ladder.lowestBlock().orElse(Double.NaN),
+          FindingJson.of(headroom.heatLimit(after)),
+          new Next(next.clockMegahertz().orElse(Double.NaN), next.sentence()),
+          ladder.rungs().stream().map(r -> Tried.of(r, ladder)).toList());
+    }
+  }
+
+  private record Next(double clockMegahertz, String sentence) {}
+
+  private record Tried(
+      double clockMegahertz,
+      double voltageVolts,
+      String outcome,
+      String countsAs,
+      String how,
+      double hottestCelsius,
+      double roomCelsius,
+      double powerWatts,
+      double minutes,
+      JsonNode file) {
+    static Tried of(Rung r, ClockLadder ladder) {
+      return new Tried(
+          r.clockMegahertz(),
+          Json.known(r.voltageVolts()),
+          r.outcome().words(),
+          ladder.counts(r).words(),
+          r.how(),
+          Json.known(r.hottestCelsius()),
+          Json.known(r.roomCelsius()),
+          Json.known(r.watts()),
+          Json.known(r.minutes()),
+          Json.orNull(r.from()));
+    }
+  }
+
   private HeadroomJson() {}
 
-  /** Headroom under the keys of docs/formats.md. */
+  /** The published block. */
   public static ObjectNode of(Headroom headroom) {
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.set("headroom", ResultJson.of(headroom.finding()));
-    ArrayNode reasons = node.putArray("reasons");
-    headroom.reasons().forEach(reasons::add);
-    node.put("limitCelsius", headroom.before().terms().limitCelsius());
-    figure(node, "roomCelsius", headroom.before().roomCelsius());
-    node.set("before", ladder(headroom, false));
-    node.set("after", ladder(headroom, true));
-    headroom.gainByHeat().ifPresent(f -> node.set("gainByHeat", ResultJson.of(f)));
-    headroom.kelvinAtEqualClock().ifPresent(f -> node.set("atEqualClock", ResultJson.of(f)));
-    return node;
-  }
-
-  private static ObjectNode ladder(Headroom headroom, boolean after) {
-    ClockLadder ladder = after ? headroom.after() : headroom.before();
-    ObjectNode node = Json.mapper().createObjectNode();
-    figure(node, "highestPassedMegahertz", ladder.highestPass().orElse(Double.NaN));
-    figure(node, "lowestNotPassedMegahertz", ladder.lowestBlock().orElse(Double.NaN));
-    headroom.heatLimit(after).ifPresent(f -> node.set("heatLimit", ResultJson.of(f)));
-    NextRung next = headroom.next(after);
-    ObjectNode to = node.putObject("next");
-    figure(to, "clockMegahertz", next.clockMegahertz().orElse(Double.NaN));
-    to.put("sentence", next.sentence());
-    ArrayNode rungs = node.putArray("rungs");
-    for (Rung r : ladder.rungs()) {
-      ObjectNode one = rungs.addObject();
-      one.put("clockMegahertz", r.clockMegahertz());
-      one.put("voltageVolts", r.voltageVolts());
-      one.put("outcome", r.outcome().words());
-      one.put("countsAs", ladder.counts(r).words());
-      one.put("how", r.how());
-      one.put("hottestCelsius", r.hottestCelsius());
-      one.put("roomCelsius", r.roomCelsius());
-      one.put("powerWatts", r.watts());
-      one.put("minutes", r.minutes());
-      one.put("file", r.from());
-    }
-    return node;
-  }
-
-  private static void figure(ObjectNode node, String key, double value) {
-    if (Double.isFinite(value)) {
-      node.put(key, value);
-    } else {
-      node.putNull(key);
-    }
+    return Json.published(
+        new Clocks(
+            FindingJson.of(headroom.finding()),
+            headroom.reasons(),
+            headroom.before().terms().limitCelsius(),
+            headroom.before().roomCelsius(),
+            Ladder.of(headroom, false),
+            Ladder.of(headroom, true),
+            FindingJson.of(headroom.gainByHeat()),
+            FindingJson.of(headroom.kelvinAtEqualClock())));
   }
 }

@@ -1,6 +1,5 @@
 package dev.ambershim.logbook.formats;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.mounting.PlateSeat;
@@ -9,71 +8,105 @@ import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.close.FirstStart;
 import dev.ambershim.core.stage.close.MountAnswer;
 import dev.ambershim.logbook.store.Json;
+import java.util.List;
 
 /** The published block of a mount. */
 public final class MountJson {
+  private record Mount(
+      FindingJson finding,
+      boolean limitsKept,
+      List<String> checks,
+      Seat end,
+      List<Turn> turns,
+      Naive oneAfterTheOther,
+      Wedge wedge,
+      First firstStart) {}
+
+  private record Seat(
+      double newtons,
+      double meanMegapascals,
+      double peakMegapascals,
+      double tiltDegrees,
+      List<Double> screwNewtons) {
+    static Seat of(PlateSeat seat) {
+      return new Seat(
+          seat.totalNewtons(),
+          seat.meanMegapascals(),
+          seat.peakMegapascals(),
+          seat.tiltDegrees(),
+          seat.newtons());
+    }
+  }
+
+  private record Turn(
+      String screw,
+      double turned,
+      double newtons,
+      double meanMegapascals,
+      double peakMegapascals,
+      double tiltDegrees,
+      List<Double> screwNewtons) {
+    static Turn of(Tightening.Turn turn, Job job) {
+      Seat seat = Seat.of(turn.seat());
+      return new Turn(
+          job.mounting().places().get(turn.screw()).name(),
+          turn.turned(),
+          seat.newtons(),
+          seat.meanMegapascals(),
+          seat.peakMegapascals(),
+          seat.tiltDegrees(),
+          seat.screwNewtons());
+    }
+  }
+
+  private record Naive(double tiltDegrees, double peakMegapascals) {}
+
+  private record Wedge(
+      double micrometres,
+      double xSlopeMicrometresPerMillimetre,
+      double ySlopeMicrometresPerMillimetre,
+      double thinMicrometres,
+      double thickMicrometres,
+      Double costMeanKelvin,
+      Double spreadKelvin,
+      List<Double> coresKelvin) {
+    static Wedge of(CloseAnswer close) {
+      return close
+          .mount()
+          .wedge()
+          .map(
+              w ->
+                  new Wedge(
+                      w.micrometres(),
+                      w.xSlope(),
+                      w.ySlope(),
+                      w.thinMicrometres(),
+                      w.thickMicrometres(),
+                      close.wedge().map(c -> c.meanKelvin()).orElse(null),
+                      close.wedge().map(c -> c.spreadKelvin()).orElse(null),
+                      close.wedge().map(c -> c.coresKelvin()).orElse(null)))
+          .orElse(null);
+    }
+  }
+
+  private record First(
+      double watts, List<Double> seconds, List<Double> goodCelsius, List<Double> badCelsius) {}
+
   private MountJson() {}
 
   /** Writes it. */
   public static ObjectNode of(CloseAnswer close, FirstStart start) {
-    Job job = close.job();
     MountAnswer mount = close.mount();
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.set("finding", ResultJson.of(mount.finding()));
-    node.put("limitsKept", mount.kept());
-    ArrayNode checks = node.putArray("checks");
-    close.notes().forEach(checks::add);
-    seat(node.putObject("end"), mount.tightening().end());
-    turns(node.putArray("turns"), job, mount.tightening());
-    ObjectNode naive = node.putObject("oneAfterTheOther");
-    naive.put("tiltDegrees", mount.naive().mostTiltDegrees());
-    naive.put("peakMegapascals", mount.naive().worst().seat().peakMegapascals());
-    mount
-        .wedge()
-        .ifPresent(
-            w -> {
-              ObjectNode wedge = node.putObject("wedge");
-              wedge.put("micrometres", w.micrometres());
-              wedge.put("xSlopeMicrometresPerMillimetre", w.xSlope());
-              wedge.put("ySlopeMicrometresPerMillimetre", w.ySlope());
-              wedge.put("thinMicrometres", w.thinMicrometres());
-              wedge.put("thickMicrometres", w.thickMicrometres());
-              close
-                  .wedge()
-                  .ifPresent(
-                      c -> {
-                        wedge.put("costMeanKelvin", c.meanKelvin());
-                        wedge.put("spreadKelvin", c.spreadKelvin());
-                        ArrayNode cores = wedge.putArray("coresKelvin");
-                        c.coresKelvin().forEach(cores::add);
-                      });
-            });
-    ObjectNode first = node.putObject("firstStart");
-    first.put("watts", start.watts());
-    ArrayNode seconds = first.putArray("seconds");
-    start.seconds().forEach(seconds::add);
-    ArrayNode good = first.putArray("goodCelsius");
-    start.goodCelsius().forEach(good::add);
-    ArrayNode bad = first.putArray("badCelsius");
-    start.badCelsius().forEach(bad::add);
-    return node;
-  }
-
-  private static void seat(ObjectNode to, PlateSeat seat) {
-    to.put("newtons", seat.totalNewtons());
-    to.put("meanMegapascals", seat.meanMegapascals());
-    to.put("peakMegapascals", seat.peakMegapascals());
-    to.put("tiltDegrees", seat.tiltDegrees());
-    ArrayNode forces = to.putArray("screwNewtons");
-    seat.newtons().forEach(forces::add);
-  }
-
-  private static void turns(ArrayNode to, Job job, Tightening tightening) {
-    for (Tightening.Turn t : tightening.turns()) {
-      ObjectNode one = to.addObject();
-      one.put("screw", job.mounting().places().get(t.screw()).name());
-      one.put("turned", t.turned());
-      seat(one, t.seat());
-    }
+    return Json.published(
+        new Mount(
+            FindingJson.of(mount.finding()),
+            mount.kept(),
+            close.notes(),
+            Seat.of(mount.tightening().end()),
+            mount.tightening().turns().stream().map(t -> Turn.of(t, close.job())).toList(),
+            new Naive(
+                mount.naive().mostTiltDegrees(), mount.naive().worst().seat().peakMegapascals()),
+            Wedge.of(close),
+            new First(start.watts(), start.seconds(), start.goodCelsius(), start.badCelsius())));
   }
 }

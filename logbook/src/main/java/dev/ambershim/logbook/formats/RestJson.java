@@ -1,7 +1,6 @@
 package dev.ambershim.logbook.formats;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
@@ -12,6 +11,7 @@ import dev.ambershim.logbook.store.Json;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /** The published list of tops, read, and how a plate rests on them, written. */
 public final class RestJson {
@@ -27,6 +27,28 @@ public final class RestJson {
    * @param tolerances whether any top has one
    */
   public record Case(List<Feature> features, double xLoad, double yLoad, boolean tolerances) {}
+
+  private record Resting(
+      List<String> touching,
+      double tiltDegrees,
+      List<Clear> clearances,
+      boolean stable,
+      boolean rocking,
+      Plane plane,
+      List<TouchChances.Chance> chances,
+      Integer draws) {}
+
+  private record Clear(String name, double millimetres) {}
+
+  private record Plane(double heightMillimetres, double xSlope, double ySlope) {}
+
+  private record Tipping(
+      List<String> touching,
+      double tiltDegrees,
+      List<Clear> clearances,
+      boolean stable,
+      String reason,
+      String remedy) {}
 
   private RestJson() {}
 
@@ -120,45 +142,23 @@ public final class RestJson {
   /** The published block of a plate that rests. */
   public static ObjectNode of(
       List<Feature> features, RestingContact rest, Optional<TouchChances> chances) {
-    ObjectNode node = Json.mapper().createObjectNode();
-    ArrayNode touching = node.putArray("touching");
-    rest.touching().forEach(touching::add);
-    node.put("tiltDegrees", rest.tiltDegrees());
-    ArrayNode clearances = node.putArray("clearances");
-    for (int i = 0; i < features.size(); i++) {
-      ObjectNode one = clearances.addObject();
-      one.put("name", features.get(i).name());
-      one.put("millimetres", rest.clearances().get(i));
-    }
-    node.put("stable", true);
-    node.put("rocking", rest.rocking());
-    ObjectNode plane = node.putObject("plane");
-    plane.put("heightMillimetres", rest.heightMillimetres());
-    plane.put("xSlope", rest.xSlope());
-    plane.put("ySlope", rest.ySlope());
-    chances.ifPresent(
-        c -> {
-          ArrayNode list = node.putArray("chances");
-          for (TouchChances.Chance each : c.chances()) {
-            ObjectNode one = list.addObject();
-            one.put("name", each.name());
-            one.put("touchesFirst", each.touchesFirst());
-            one.put("carries", each.carries());
-          }
-          node.put("draws", c.draws());
-        });
-    return node;
+    return Json.published(
+        new Resting(
+            rest.touching(),
+            rest.tiltDegrees(),
+            IntStream.range(0, features.size())
+                .mapToObj(i -> new Clear(features.get(i).name(), rest.clearances().get(i)))
+                .toList(),
+            true,
+            rest.rocking(),
+            new Plane(rest.heightMillimetres(), rest.xSlope(), rest.ySlope()),
+            chances.map(TouchChances::chances).orElse(null),
+            chances.map(TouchChances::draws).orElse(null)));
   }
 
   /** The block of a plate that tips. */
   public static ObjectNode unstable(Problem problem) {
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.putArray("touching");
-    node.putNull("tiltDegrees");
-    node.putArray("clearances");
-    node.put("stable", false);
-    node.put("reason", problem.what());
-    node.put("remedy", problem.remedy());
-    return node;
+    return Json.published(
+        new Tipping(List.of(), Double.NaN, List.of(), false, problem.what(), problem.remedy()));
   }
 }

@@ -6,9 +6,70 @@ import dev.ambershim.core.physics.spread.SpreadState;
 import dev.ambershim.core.stage.coat.PasteQuestion;
 import dev.ambershim.logbook.store.Json;
 import java.util.List;
+import java.util.Optional;
 
 /** The published block of a spread, its cost, and what other patterns would do. */
 public final class SpreadJson {
+  private record Pressed(
+      String pattern,
+      Double grams,
+      double cubicMillimetres,
+      double seconds,
+      double cover,
+      double coverOverDies,
+      double closestMicrometres,
+      double meanMicrometres,
+      double overflowShare,
+      double airSquareMillimetres,
+      double costMeanKelvin,
+      double costHottestKelvin,
+      double coresMeanCelsius,
+      List<Pressed> patterns,
+      Least least) {
+    static Pressed of(PasteQuestion.Compared one) {
+      return of(one.pattern().words(), null, one.end(), one.cost(), null, null);
+    }
+
+    static Pressed of(
+        String pattern,
+        Double grams,
+        SpreadState end,
+        PasteQuestion.Cost cost,
+        List<Pressed> patterns,
+        Least least) {
+      return new Pressed(
+          pattern,
+          grams,
+          end.cubicMillimetres(),
+          end.seconds(),
+          end.cover(),
+          end.shadowCover(),
+          end.closestMicrometres(),
+          end.meanMicrometres(),
+          end.overflowShare(),
+          end.airSquareMillimetres(),
+          cost.meanKelvin(),
+          cost.hottestKelvin(),
+          cost.meanCelsius(),
+          patterns,
+          least);
+    }
+  }
+
+  private record Least(double gramsOverDies, double gramsOverFace, double overflowShare) {
+    static Least of(PasteAmount amount, double gramsPerCubicCentimetre) {
+      double grams = gramsPerCubicCentimetre / 1000;
+      return new Least(
+          amount.shadowCubicMillimetres().orElse(Double.NaN) * grams,
+          amount.faceCubicMillimetres().orElse(Double.NaN) * grams,
+          amount.overflowShare());
+    }
+  }
+
+  /** What else was asked: all patterns with the same amount, and the least amounts that cover. */
+  public record Others(
+      List<PasteQuestion.Compared> patterns, PasteAmount least, double gramsPerCubicCentimetre) {}
+
   private SpreadJson() {}
 
   /**
@@ -18,54 +79,18 @@ public final class SpreadJson {
    * @param grams how much was laid down
    */
   public static ObjectNode of(
-      String pattern, double grams, SpreadState end, PasteQuestion.Cost cost) {
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.put("pattern", pattern);
-    node.put("grams", grams);
-    end(node, end);
-    cost(node, cost);
-    return node;
-  }
-
-  private static void end(ObjectNode node, SpreadState end) {
-    node.put("cubicMillimetres", end.cubicMillimetres());
-    node.put("seconds", end.seconds());
-    node.put("cover", end.cover());
-    node.put("coverOverDies", end.shadowCover());
-    node.put("closestMicrometres", end.closestMicrometres());
-    node.put("meanMicrometres", end.meanMicrometres());
-    node.put("overflowShare", end.overflowShare());
-    node.put("airSquareMillimetres", end.airSquareMillimetres());
-  }
-
-  private static void cost(ObjectNode node, PasteQuestion.Cost cost) {
-    node.put("costMeanKelvin", cost.meanKelvin());
-    node.put("costHottestKelvin", cost.hottestKelvin());
-    node.put("coresMeanCelsius", cost.meanCelsius());
-  }
-
-  /** Adds the other patterns with the same amount. */
-  public static void patterns(ObjectNode node, List<PasteQuestion.Compared> all) {
-    var list = node.putArray("patterns");
-    for (PasteQuestion.Compared c : all) {
-      ObjectNode one = list.addObject();
-      one.put("pattern", c.pattern().words());
-      end(one, c.end());
-      cost(one, c.cost());
-    }
-  }
-
-  /** Adds the least amounts that cover. */
-  public static void amount(ObjectNode node, PasteAmount amount, double gramsPerCubicCentimetre) {
-    ObjectNode to = node.putObject("least");
-    DoseJson.figure(
-        to,
-        "gramsOverDies",
-        amount.shadowCubicMillimetres().orElse(Double.NaN) * gramsPerCubicCentimetre / 1000);
-    DoseJson.figure(
-        to,
-        "gramsOverFace",
-        amount.faceCubicMillimetres().orElse(Double.NaN) * gramsPerCubicCentimetre / 1000);
-    to.put("overflowShare", amount.overflowShare());
+      String pattern,
+      double grams,
+      SpreadState end,
+      PasteQuestion.Cost cost,
+      Optional<Others> others) {
+    return Json.published(
+        Pressed.of(
+            pattern,
+            grams,
+            end,
+            cost,
+            others.map(o -> o.patterns().stream().map(Pressed::of).toList()).orElse(null),
+            others.map(o -> Least.of(o.least(), o.gramsPerCubicCentimetre())).orElse(null)));
   }
 }

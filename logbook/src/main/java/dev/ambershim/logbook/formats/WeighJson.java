@@ -1,98 +1,133 @@
 package dev.ambershim.logbook.formats;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.stage.weigh.FurtherReading;
 import dev.ambershim.core.stage.weigh.Option;
 import dev.ambershim.core.stage.weigh.OptionForecast;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.logbook.store.Json;
+import java.util.List;
 import java.util.Locale;
 
-/** A weighing as a JSON tree. A figure that is not known is null. */
+/** A weighing under the published keys. */
 public final class WeighJson {
+  private record Weighed(
+      String advice,
+      List<String> reasons,
+      String recommended,
+      double heatWatts,
+      double roomCelsius,
+      double riseNowKelvin,
+      double spreadNowKelvin,
+      FindingJson.Range spreadNow,
+      boolean innerJointToldFromCooler,
+      List<JsonNode> readings,
+      List<Further> furtherReadings,
+      List<Double> coreRemainderKelvin,
+      List<Record> options,
+      String wish,
+      List<Optioned> bundles,
+      List<String> logsNotFound) {}
+
+  private record Further(String reading, double gainSigmaKelvin) {
+    static Further of(FurtherReading f) {
+      return new Further(f.what(), f.sigmaKelvin());
+    }
+  }
+
+  private record Optioned(
+      String kind,
+      String words,
+      boolean possible,
+      String how,
+      double gainKelvin,
+      FindingJson.Range gain,
+      double chanceThatItMatters,
+      double spreadKelvin,
+      FindingJson.Range spread,
+      double buyCoins,
+      double costCoins,
+      double handsHours,
+      double waitHours,
+      double oddsOfRuin,
+      double kelvinPerCoin,
+      double worthLeftCoins,
+      FindingJson finding,
+      List<String> parts) {
+    static Optioned of(OptionForecast f, List<String> parts) {
+      Option option = f.option();
+      return new Optioned(
+          key(option.kind()),
+          option.words(),
+          true,
+          option.how(),
+          f.gainKelvin(),
+          FindingJson.Range.of(f.gain()),
+          f.chance(),
+          f.spreadKelvin(),
+          FindingJson.Range.of(f.spread()),
+          f.coins(),
+          f.costCoins(),
+          option.handsHours(),
+          option.waitHours(),
+          f.ruin(),
+          f.kelvinPerCoin(),
+          f.netCoins(),
+          FindingJson.of(f.finding()),
+          parts);
+    }
+  }
+
+  /** An option that is not possible has no figures. */
+  private record Barred(String kind, String words, boolean possible, String why) {
+    static Barred of(Option option) {
+      return new Barred(
+          key(option.kind()), option.words(), false, option.impossible().orElseThrow());
+    }
+  }
+
   private WeighJson() {}
 
-  /** A weighing under the published keys. */
-  public static ObjectNode of(Weighing weighing) {
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.put("advice", weighing.advice().sentence());
-    ArrayNode reasons = node.putArray("reasons");
-    weighing.reasons().forEach(reasons::add);
-    weighing.recommended().ifPresent(k -> node.put("recommended", key(k.name())));
-    node.put("heatWatts", weighing.question().heatWatts() * weighing.heatFactor());
-    node.put("roomCelsius", weighing.question().roomCelsius() + weighing.whatIf().roomKelvin());
-    node.put("riseNowKelvin", weighing.riseNowKelvin());
-    node.put("spreadNowKelvin", weighing.spreadNowKelvin());
-    node.set("spreadNow", interval(weighing.spreadNow()));
-    node.put("innerJointToldFromCooler", weighing.toldApart());
-    ArrayNode readings = node.putArray("readings");
-    for (Reading r : weighing.question().readings()) {
-      readings.add(Json.mapper().valueToTree(r));
-    }
-    ArrayNode further = node.putArray("furtherReadings");
-    for (FurtherReading f : weighing.further()) {
-      ObjectNode one = further.addObject();
-      one.put("reading", f.what());
-      one.put("gainSigmaKelvin", f.sigmaKelvin());
-    }
-    ArrayNode remainder = node.putArray("coreRemainderKelvin");
-    weighing.remainderKelvin().forEach(remainder::add);
-    ArrayNode options = node.putArray("options");
-    weighing.ranked().forEach(o -> options.add(of(o)));
-    node.put("wish", key(weighing.question().terms().wish().name()));
-    ArrayNode bundles = node.putArray("bundles");
-    for (OptionForecast bundle : weighing.bundles()) {
-      ObjectNode one = of(bundle);
-      ArrayNode parts = one.putArray("parts");
-      bundle.option().kinds().forEach(k -> parts.add(key(k.name())));
-      bundles.add(one);
-    }
-    return node;
+  /**
+   * A weighing.
+   *
+   * @param missing logs of the job that were not found
+   */
+  public static ObjectNode of(Weighing weighing, List<String> missing) {
+    return Json.published(
+        new Weighed(
+            weighing.advice().sentence(),
+            weighing.reasons(),
+            weighing.recommended().map(WeighJson::key).orElse(null),
+            weighing.question().heatWatts() * weighing.heatFactor(),
+            weighing.question().roomCelsius() + weighing.whatIf().roomKelvin(),
+            weighing.riseNowKelvin(),
+            weighing.spreadNowKelvin(),
+            FindingJson.Range.of(weighing.spreadNow()),
+            weighing.toldApart(),
+            weighing.question().readings().stream().map(WeighJson::reading).toList(),
+            weighing.further().stream().map(Further::of).toList(),
+            weighing.remainderKelvin(),
+            weighing.ranked().stream().map(WeighJson::option).toList(),
+            key(weighing.question().terms().wish()),
+            weighing.bundles().stream()
+                .map(b -> Optioned.of(b, b.option().kinds().stream().map(WeighJson::key).toList()))
+                .toList(),
+            missing));
   }
 
-  private static ObjectNode of(OptionForecast f) {
-    Option option = f.option();
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.put("kind", key(option.kind().name()));
-    node.put("words", option.words());
-    node.put("possible", option.possible());
-    if (!option.possible()) {
-      node.put("why", option.impossible().orElseThrow());
-      return node;
-    }
-    node.put("how", option.how());
-    node.put("gainKelvin", f.gainKelvin());
-    node.set("gain", interval(f.gain()));
-    node.put("chanceThatItMatters", f.chance());
-    node.put("spreadKelvin", f.spreadKelvin());
-    node.set("spread", interval(f.spread()));
-    node.put("buyCoins", f.coins());
-    node.put("costCoins", f.costCoins());
-    node.put("handsHours", option.handsHours());
-    node.put("waitHours", option.waitHours());
-    node.put("oddsOfRuin", f.ruin());
-    if (Double.isFinite(f.kelvinPerCoin())) {
-      node.put("kelvinPerCoin", f.kelvinPerCoin());
-    } else {
-      node.putNull("kelvinPerCoin");
-    }
-    node.put("worthLeftCoins", f.netCoins());
-    node.set("finding", ResultJson.of(f.finding()));
-    return node;
+  /** As a job has it, with what was not read as null. */
+  private static JsonNode reading(Reading reading) {
+    return Json.mapper().valueToTree(reading);
   }
 
-  private static ObjectNode interval(Interval interval) {
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.put("low", interval.low());
-    node.put("high", interval.high());
-    node.put("level", interval.level());
-    return node;
+  private static Record option(OptionForecast f) {
+    return f.option().possible() ? Optioned.of(f, null) : Barred.of(f.option());
   }
 
-  private static String key(String name) {
-    return name.toLowerCase(Locale.ROOT).replace('_', '-');
+  private static String key(Enum<?> kind) {
+    return kind.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 }

@@ -59,10 +59,13 @@ final class Closed {
     if (job.workCase().settingsOnly()) {
       return Optional.empty();
     }
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.set("dose", DoseJson.of(CoatAnswer.of(job, Notation.METRIC)));
     CloseAnswer close = CloseAnswer.of(job, Notation.METRIC, SolveWatch.NONE);
-    node.set("mount", MountJson.of(close, FirstStart.of(job, SolveWatch.NONE)));
-    return Optional.of(node);
+    return Optional.of(
+        Json.published(
+            new Figures(
+                DoseJson.of(CoatAnswer.of(job, Notation.METRIC)),
+                MountJson.of(close, FirstStart.of(job, SolveWatch.NONE)))));
   }
+
+  private record Figures(ObjectNode dose, ObjectNode mount) {}
 }

@@ -1,6 +1,5 @@
 package dev.ambershim.logbook.report;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
@@ -22,6 +21,7 @@ import dev.ambershim.logbook.formats.RestJson;
 import dev.ambershim.logbook.formats.ResultJson;
 import dev.ambershim.logbook.store.Json;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -55,28 +55,32 @@ final class Measured {
     if (!tops && job.surfaces().reliefs().isEmpty()) {
       return Optional.empty();
     }
-    ObjectNode node = Json.mapper().createObjectNode();
-    if (tops) {
-      MeasureAnswer said = MeasureAnswer.of(job, Notation.METRIC, SolveWatch.NONE, Runnable::run);
-      FitAnswer fit = said.fit();
-      node.set("first", ResultJson.of(said.first()));
-      fit.rest().ifPresent(r -> node.set("rest", RestJson.of(fit.features(), r, fit.chances())));
+    Optional<MeasureAnswer> said =
+        tops
+            ? Optional.of(MeasureAnswer.of(job, Notation.METRIC, SolveWatch.NONE, Runnable::run))
+            : Optional.empty();
+    Optional<FitAnswer> fit = said.map(MeasureAnswer::fit);
+    return Optional.of(
+        Json.published(
+            new Figures(
+                said.map(m -> ResultJson.of(m.first())).orElse(null),
+                fit.flatMap(f -> f.rest().map(r -> RestJson.of(f.features(), r, f.chances())))
+                    .orElse(null),
+                Arrays.stream(Face.values())
+                    .flatMap(f -> job.surfaces().latest(f).stream().map(r -> face(f, r)))
+                    .toList())));
+  }
+
+  private record Figures(ObjectNode first, ObjectNode rest, List<ObjectNode> faces) {}
+
+  private record Unread(String problem) {}
+
+  private static ObjectNode face(Face face, Relief relief) {
+    try {
+      return FlatnessJson.of(FaceReport.of(relief.points(), Optional.empty()), face.words());
+    } catch (Problem problem) {
+      return Json.published(new Unread(face.words() + ": " + problem.getMessage()));
     }
-    ArrayNode faces = node.putArray("faces");
-    for (Face face : Face.values()) {
-      job.surfaces()
-          .latest(face)
-          .ifPresent(
-              r -> {
-                try {
-                  faces.add(
-                      FlatnessJson.of(FaceReport.of(r.points(), Optional.empty()), face.words()));
-                } catch (Problem problem) {
-                  faces.addObject().put("problem", face.words() + ": " + problem.getMessage());
-                }
-              });
-    }
-    return Optional.of(node);
   }
 
   private static void face(List<Block> blocks, Job job, Face face, Notation notation) {

@@ -1,6 +1,5 @@
 package dev.ambershim.logbook.report;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
@@ -12,11 +11,13 @@ import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.logbook.formats.HeadroomJson;
 import dev.ambershim.logbook.formats.ResultCsv;
 import dev.ambershim.logbook.formats.ResultJson;
+import dev.ambershim.logbook.formats.RunJson;
 import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.WholeFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
@@ -73,39 +74,47 @@ public final class ReportFiles {
   /**
    * Writes results as CSV, or as JSON.
    *
+   * @param weighing what was weighed for the job, if that was done
    * @throws Problem {@code file.unwritten}
    */
-  public static void writeResults(Assessment assessment, Path target) {
+  public static void writeResults(Assessment assessment, Optional<Weighing> weighing, Path target) {
     String text =
-        ending(target).equals("csv") ? ResultCsv.of(assessment) : Json.pretty(tree(assessment));
+        ending(target).equals("csv")
+            ? ResultCsv.of(assessment)
+            : Json.pretty(tree(assessment, weighing));
     WholeFile.write(target, text.getBytes(StandardCharsets.UTF_8));
   }
 
-  private static ObjectNode tree(Assessment assessment) {
-    ObjectNode node = Json.mapper().createObjectNode();
-    node.put("format", "ambershim/results-1");
-    node.put("title", assessment.job().title());
-    assessment.comparison().ifPresent(c -> node.set("comparison", ResultJson.of(c)));
-    assessment.baseline().ifPresent(b -> node.set("baseline", ResultJson.of(b)));
-    if (!assessment.headroom().isEmpty()) {
-      node.set("clock", HeadroomJson.of(assessment.headroom()));
-    }
-    node.set(
-        "expectation",
-        ResultJson.of(Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE).change()));
-    Measured.json(assessment.job()).ifPresent(m -> node.set("measured", m));
-    Closed.json(assessment.job()).ifPresent(m -> node.set("closed", m));
-    ArrayNode runs = node.putArray("runs");
-    assessment
-        .runs()
-        .forEach(
-            r ->
-                r.analysis()
-                    .ifPresent(
-                        a ->
-                            runs.add(
-                                ResultJson.of(r.log(), a).put("side", r.entry().side().words()))));
-    return node;
+  private record Results(
+      String format,
+      String title,
+      List<Answers.Said> answers,
+      ObjectNode comparison,
+      ObjectNode baseline,
+      ObjectNode clock,
+      ObjectNode expectation,
+      ObjectNode measured,
+      ObjectNode closed,
+      List<ObjectNode> runs) {}
+
+  private static ObjectNode tree(Assessment assessment, Optional<Weighing> weighing) {
+    return Json.published(
+        new Results(
+            "ambershim/results-1",
+            assessment.job().title(),
+            Answers.of(assessment, weighing, Notation.METRIC).stream()
+                .map(Answers.Said::of)
+                .toList(),
+            assessment.comparison().map(ResultJson::of).orElse(null),
+            assessment.baseline().map(ResultJson::of).orElse(null),
+            assessment.headroom().isEmpty() ? null : HeadroomJson.of(assessment.headroom()),
+            ResultJson.of(Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE).change()),
+            Measured.json(assessment.job()).orElse(null),
+            Closed.json(assessment.job()).orElse(null),
+            assessment.runs().stream()
+                .flatMap(
+                    r -> r.analysis().stream().map(a -> RunJson.of(r.log(), a, r.entry().side())))
+                .toList()));
   }
 
   private static String ending(Path target) {

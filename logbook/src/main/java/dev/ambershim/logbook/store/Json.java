@@ -1,5 +1,6 @@
 package dev.ambershim.logbook.store;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.DeserializationFeature;
@@ -15,6 +16,7 @@ import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.NullNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.node.TextNode;
 import com.fasterxml.jackson.databind.ser.std.ToStringSerializer;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
@@ -45,6 +47,9 @@ public final class Json {
                   .addDeserializer(
                       LocalDate.class, new IsoText<>(LocalDate.class, LocalDate::parse)))
           .build();
+
+  private static final ObjectMapper PUBLISHED =
+      MAPPER.copy().setDefaultPropertyInclusion(JsonInclude.Include.NON_NULL);
 
   private Json() {}
 
@@ -77,6 +82,26 @@ public final class Json {
     } catch (JsonProcessingException e) {
       throw new IllegalStateException(e);
     }
+  }
+
+  /**
+   * A record as the tree that is published: its parts are the keys, in their order. A part that is
+   * null is left out; a figure that is not known is NaN, which is written as null.
+   */
+  public static ObjectNode published(Record record) {
+    ObjectNode node = PUBLISHED.valueToTree(record);
+    finite(node);
+    return node;
+  }
+
+  /** A figure as a record for {@link #published} has it. */
+  public static double known(Double figure) {
+    return figure == null ? Double.NaN : figure;
+  }
+
+  /** A text whose key stays where there is none. */
+  public static JsonNode orNull(String text) {
+    return text == null ? NullNode.getInstance() : TextNode.valueOf(text);
   }
 
   /** What a part calls itself, by a text or a whole number; what stands for it otherwise. */

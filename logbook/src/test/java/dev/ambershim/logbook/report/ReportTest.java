@@ -261,7 +261,9 @@ class ReportTest {
     assertThat(Measured.of(assessment.job(), Notation.METRIC)).isEmpty();
     Path results = folder.resolve("measured.json");
     ReportFiles.writeResults(
-        Assessment.of(measured(assessment.job()), Map.of(), Notation.METRIC), results);
+        Assessment.of(measured(assessment.job()), Map.of(), Notation.METRIC),
+        Optional.empty(),
+        results);
     JsonNode node = Json.mapper().readTree(results.toFile()).get("measured");
     assertThat(node.get("first").get("sentence").asText()).startsWith("The die touches first");
     assertThat(node.get("rest").get("touching").get(0).asText()).isEqualTo("die");
@@ -316,7 +318,8 @@ class ReportTest {
         .contains("carries the lid")
         .contains("Four springs press with");
     Path results = folder.resolve("closed.json");
-    ReportFiles.writeResults(Assessment.of(job, Map.of(), Notation.METRIC), results);
+    ReportFiles.writeResults(
+        Assessment.of(job, Map.of(), Notation.METRIC), Optional.empty(), results);
     JsonNode node = Json.mapper().readTree(results.toFile()).get("closed");
     assertThat(node.get("dose").get("mayGoOn").asBoolean()).isTrue();
     assertThat(node.get("mount").get("wedge").get("costMeanKelvin").isNumber()).isTrue();
@@ -475,7 +478,7 @@ class ReportTest {
           .contains("before the work leakage might have run away there");
     }
     Path results = folder.resolve("climb.json");
-    ReportFiles.writeResults(climbed, results);
+    ReportFiles.writeResults(climbed, Optional.empty(), results);
     assertThat(Files.readString(results))
         .contains("\"lowestNotPassedMegahertz\" : 4800.0")
         .contains("\"gainByHeat\"")
@@ -523,7 +526,7 @@ class ReportTest {
   @Test
   void resultsAsJson() throws IOException {
     Path file = folder.resolve("r.json");
-    ReportFiles.writeResults(assessment, file);
+    ReportFiles.writeResults(assessment, Optional.empty(), file);
     JsonNode node = Json.mapper().readTree(file.toFile());
     assertThat(node.path("format").asText()).isEqualTo("ambershim/results-1");
     assertThat(node.at("/comparison/verdict").asText()).isEqualTo("helped");
@@ -538,7 +541,7 @@ class ReportTest {
   @Test
   void resultsAsCsv() throws IOException {
     Path file = folder.resolve("r.csv");
-    ReportFiles.writeResults(assessment, file);
+    ReportFiles.writeResults(assessment, Optional.empty(), file);
     assertThat(Files.readString(file)).isEqualTo(ResultCsv.of(assessment));
     try (CsvReader<NamedCsvRecord> csv = CsvReader.builder().ofNamedCsvRecord(file)) {
       List<NamedCsvRecord> rows = csv.stream().toList();

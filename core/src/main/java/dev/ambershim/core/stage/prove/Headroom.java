@@ -350,7 +350,10 @@ public final class Headroom {
                       + notation.range(at.interval(), Unit.MEGAHERTZ)
                       + ") "
                       + (afterWork ? "after" : "before")
-                      + " the work.",
+                      + " the work"
+                      + (ladder.bracketed() && !ladder.stoppedByHeat()
+                          ? ", but heat is not what stopped it."
+                          : "."),
                   at,
                   Unit.MEGAHERTZ);
             });
@@ -379,9 +382,7 @@ public final class Headroom {
                       + (gain.value() < 0 ? " lower" : " higher")
                       + " after the work ("
                       + notation.range(gain.interval(), Unit.MEGAHERTZ)
-                      + (after.bracketed() && !after.stoppedByHeat()
-                          ? "), but heat is not what stops it."
-                          : ")."),
+                      + ").",
                   gain,
                   Unit.MEGAHERTZ);
             });

@@ -71,7 +71,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     double riseNow = Weighing.median(draws.riseNow);
     Currency currency = new Currency(question, whatIf, riseNow);
     advised
-        .flatMap(a -> currency.words(a.gainKelvin(), notation))
+        .flatMap(a -> currency.words(a.gainKelvin(), a.gain(), notation))
         .ifPresent(
             w -> reasons.add("You want " + question.terms().wish().words() + ": " + w + "."));
     advised.ifPresent(a -> reasons.add(cost(a, notation)));

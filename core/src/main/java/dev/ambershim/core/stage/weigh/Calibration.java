@@ -3,43 +3,23 @@ package dev.ambershim.core.stage.weigh;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.build.Response;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.SplittableRandom;
 import java.util.function.ToDoubleFunction;
-import org.hipparchus.distribution.continuous.NormalDistribution;
+import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.random.SobolSequenceGenerator;
 
 /**
  * What readings tell of the unknowns. Bayes' rule: the most likely point is found by damped
  * Gauss–Newton steps, the curvature there gives a normal approximation (Gelman et al., <i>Bayesian
- * Data Analysis</i>, 13.3), and draws from the true posterior start from it. The same readings give
- * the same draws; without any they are a Sobol sequence.
+ * Data Analysis</i>, 13.3), and {@link Posterior} draws from the true posterior. The same readings
+ * give the same draws.
  */
 public final class Calibration {
   /** How many draws carry a forecast. */
   static final int DRAWS = 1024;
-
-  /** Slices before the first draw, and from draw to draw. */
-  private static final int WALKED = 800;
-
-  private static final int THINNED = 14;
-
-  /** Slices start from wider than the approximation, so that they reach its longer tails. */
-  private static final double FIRST_WIDER = 2;
-
-  private static final double LATER_WIDER = 1.3;
-
-  /** Part of the peak's covariance that stays in the walk's. */
-  private static final double KEPT = 0.1;
-
-  private static final int MOST_TRIES = 60;
-  private static final long SEED = 20_260_602L;
-
-  private static final NormalDistribution NORMAL = new NormalDistribution();
 
   /**
    * Something observed.
@@ -122,32 +102,44 @@ public final class Calibration {
    * @param data what was observed; none leaves the prior
    */
   static Calibration of(List<Datum> data) {
-    int n = Unknowns.NOW;
-    double[] z = new double[Unknowns.ALL];
+    int[] all = IntStream.range(0, Unknowns.NOW).toArray();
+    double[] likely = peak(new double[Unknowns.ALL], data, all);
+    RealMatrix covariance = covariance(likely, data, all);
+    return new Calibration(
+        likely, covariance, Posterior.draws(data, likely, DRAWS), worstMisfit(data));
+  }
+
+  /**
+   * The most likely unknowns by damped Gauss–Newton steps.
+   *
+   * @param from where to begin; read only
+   * @param free places of the unknowns that may move; the others stay
+   */
+  static double[] peak(double[] from, List<Datum> data, int[] free) {
+    double[] z = from.clone();
     double objective = objective(z, data);
     for (int step = 0; step < 30 && !data.isEmpty(); step++) {
-      double[][] jacobian = jacobian(z, data);
+      double[][] jacobian = jacobian(z, data, free);
       double[] residual = residuals(z, data);
-      RealMatrix normal = normal(jacobian);
-      double[] right = new double[n];
-      for (int i = 0; i < n; i++) {
-        right[i] = -z[i];
+      double[] right = new double[free.length];
+      for (int i = 0; i < free.length; i++) {
+        right[i] = -z[free[i]];
         for (int d = 0; d < residual.length; d++) {
           right[i] -= jacobian[d][i] * residual[d];
         }
       }
       double[] move =
-          new CholeskyDecomposition(normal)
+          new CholeskyDecomposition(normal(jacobian, free.length))
               .getSolver()
-              .solve(new org.hipparchus.linear.ArrayRealVector(right, false))
+              .solve(new ArrayRealVector(right, false))
               .toArray();
       double length = 1;
       double[] next = z;
       double there = Double.POSITIVE_INFINITY;
       while (length > 1e-4) {
         next = z.clone();
-        for (int i = 0; i < n; i++) {
-          next[i] += length * move[i];
+        for (int i = 0; i < free.length; i++) {
+          next[free[i]] += length * move[i];
         }
         there = objective(next, data);
         if (there <= objective) {
@@ -165,16 +157,20 @@ public final class Calibration {
         break;
       }
     }
-    RealMatrix covariance =
-        new CholeskyDecomposition(normal(jacobian(z, data))).getSolver().getInverse();
-    double worst = worstMisfit(data);
-    return new Calibration(z, covariance, sampled(z, covariance, data), worst);
+    return z;
+  }
+
+  /** Covariance of the free unknowns about a peak, in their order. */
+  static RealMatrix covariance(double[] peak, List<Datum> data, int[] free) {
+    return new CholeskyDecomposition(normal(jacobian(peak, data, free), free.length))
+        .getSolver()
+        .getInverse();
   }
 
   /** How many of its own standard deviations a reading lies from what the prior foretells. */
   private static double worstMisfit(List<Datum> data) {
     double[] zero = new double[Unknowns.ALL];
-    double[][] jacobian = jacobian(zero, data);
+    double[][] jacobian = jacobian(zero, data, IntStream.range(0, Unknowns.NOW).toArray());
     double[] residual = residuals(zero, data);
     double worst = 0;
     for (int d = 0; d < residual.length; d++) {
@@ -187,147 +183,8 @@ public final class Calibration {
     return worst;
   }
 
-  /**
-   * Draws by elliptical slices (Murray, Adams &amp; MacKay 2010, <i>AISTATS</i>; from memory): a
-   * point and a fresh draw of the approximation span an ellipse, on which a point as likely as a
-   * chance level is looked for. However far the posterior is from the approximation, the draws are
-   * its own; the nearer it is, the fewer points are tried.
-   */
-  private static double[][] sampled(double[] z, RealMatrix covariance, List<Datum> data) {
-    int n = Unknowns.NOW;
-    SobolSequenceGenerator sobol = new SobolSequenceGenerator(Unknowns.ALL);
-    sobol.skipTo(1); // the first point is the corner 0
-    SplittableRandom random = new SplittableRandom(SEED);
-    Base base = Base.of(z, covariance, data.isEmpty() ? 1 : FIRST_WIDER);
-    double[] at = new double[n];
-    double[][] draws = new double[DRAWS][];
-    if (!data.isEmpty()) {
-      // The peak's curvature can be far from the whole; a first walk tells where it lies.
-      double[][] walk = new double[WALKED][];
-      for (int w = 0; w < WALKED; w++) {
-        at = slice(at, base, data, random);
-        walk[w] = base.place(at);
-      }
-      Base whole = Base.about(walk, covariance);
-      at = whole.point(walk[WALKED - 1]);
-      base = whole;
-    }
-    for (int d = 0; d < DRAWS; d++) {
-      double[] u = sobol.nextVector();
-      double[] normal = new double[u.length];
-      for (int i = 0; i < u.length; i++) {
-        normal[i] = NORMAL.inverseCumulativeProbability(u[i]);
-      }
-      if (!data.isEmpty()) {
-        for (int k = 0; k < THINNED; k++) {
-          at = slice(at, base, data, random);
-        }
-        System.arraycopy(at, 0, normal, 0, n);
-      }
-      draws[d] = base.place(normal);
-    }
-    return draws;
-  }
-
-  /**
-   * The normal distribution that slices start from.
-   *
-   * @param middle where it lies
-   * @param root triangular root of its covariance in the unknowns of now
-   * @param wide factor on that, so that longer tails are reached
-   */
-  private record Base(double[] middle, RealMatrix root, double wide) {
-    static Base of(double[] middle, RealMatrix covariance, double wide) {
-      return new Base(middle, new CholeskyDecomposition(covariance, 1e-8, 1e-12).getL(), wide);
-    }
-
-    /** About a walk; a part of another covariance keeps it from falling in. */
-    static Base about(double[][] walk, RealMatrix other) {
-      int n = Unknowns.NOW;
-      double[] mean = new double[Unknowns.ALL];
-      for (double[] w : walk) {
-        for (int i = 0; i < n; i++) {
-          mean[i] += w[i] / walk.length;
-        }
-      }
-      double[][] own = new double[n][n];
-      for (double[] w : walk) {
-        for (int i = 0; i < n; i++) {
-          for (int j = 0; j < n; j++) {
-            own[i][j] += (w[i] - mean[i]) * (w[j] - mean[j]) / walk.length;
-          }
-        }
-      }
-      RealMatrix mixed =
-          new Array2DRowRealMatrix(own, false)
-              .scalarMultiply(1 - KEPT)
-              .add(other.scalarMultiply(KEPT));
-      return Base.of(mean, mixed, LATER_WIDER);
-    }
-
-    /** The unknowns at a point; those that are made anew stay as they are. */
-    double[] place(double[] normal) {
-      double[] place = Arrays.copyOf(normal, Unknowns.ALL);
-      for (int i = 0; i < Unknowns.NOW; i++) {
-        place[i] = middle[i];
-        for (int j = 0; j <= i; j++) {
-          place[i] += wide * root.getEntry(i, j) * normal[j];
-        }
-      }
-      return place;
-    }
-
-    /** The point of a place. */
-    double[] point(double[] place) {
-      double[] normal = new double[Unknowns.NOW];
-      for (int i = 0; i < normal.length; i++) {
-        double rest = place[i] - middle[i];
-        for (int j = 0; j < i; j++) {
-          rest -= wide * root.getEntry(i, j) * normal[j];
-        }
-        normal[i] = rest / (wide * root.getEntry(i, i));
-      }
-      return normal;
-    }
-  }
-
-  /** Logarithm of the posterior over the approximation. */
-  private static double over(double[] normal, Base base, List<Datum> data) {
-    double square = 0;
-    for (double v : normal) {
-      square += v * v;
-    }
-    return square / 2 - objective(base.place(normal), data);
-  }
-
-  private static double[] slice(double[] at, Base base, List<Datum> data, SplittableRandom random) {
-    double[] other = new double[at.length];
-    for (int i = 0; i < other.length; i++) {
-      other[i] = random.nextGaussian();
-    }
-    double level = over(at, base, data) + Math.log(1 - random.nextDouble());
-    double angle = 2 * Math.PI * random.nextDouble();
-    double low = angle - 2 * Math.PI;
-    double high = angle;
-    for (int tries = 0; tries < MOST_TRIES; tries++) {
-      double[] next = new double[at.length];
-      for (int i = 0; i < next.length; i++) {
-        next[i] = at[i] * Math.cos(angle) + other[i] * Math.sin(angle);
-      }
-      if (over(next, base, data) >= level) {
-        return next;
-      }
-      if (angle < 0) {
-        low = angle;
-      } else {
-        high = angle;
-      }
-      angle = low + (high - low) * random.nextDouble();
-    }
-    return at;
-  }
-
-  private static double objective(double[] z, List<Datum> data) {
+  /** Minus the logarithm of the posterior, but for a constant. */
+  static double objective(double[] z, List<Datum> data) {
     double sum = 0;
     for (int i = 0; i < Unknowns.NOW; i++) {
       sum += z[i] * z[i] / 2;
@@ -338,7 +195,8 @@ public final class Calibration {
     return sum;
   }
 
-  private static double[] residuals(double[] z, List<Datum> data) {
+  /** How far each datum lies from the model, in its own standard deviations. */
+  static double[] residuals(double[] z, List<Datum> data) {
     double[] all = new double[data.size()];
     for (int d = 0; d < all.length; d++) {
       Datum datum = data.get(d);
@@ -347,11 +205,11 @@ public final class Calibration {
     return all;
   }
 
-  /** Slopes of the scaled residuals by the unknowns of now. */
-  private static double[][] jacobian(double[] z, List<Datum> data) {
+  /** Slopes of the scaled residuals by the free unknowns. */
+  private static double[][] jacobian(double[] z, List<Datum> data, int[] free) {
     double[][] all = new double[data.size()][];
     for (int d = 0; d < all.length; d++) {
-      all[d] = slope(data.get(d).model(), z, Unknowns.NOW);
+      all[d] = slope(data.get(d).model(), z, free);
       for (int i = 0; i < all[d].length; i++) {
         all[d][i] /= data.get(d).sigma();
       }
@@ -361,21 +219,25 @@ public final class Calibration {
 
   /** Slopes of a function of the unknowns, by central differences. */
   static double[] slope(ToDoubleFunction<double[]> model, double[] z, int count) {
+    return slope(model, z, IntStream.range(0, count).toArray());
+  }
+
+  private static double[] slope(ToDoubleFunction<double[]> model, double[] z, int[] along) {
     double step = 1e-4;
-    double[] slope = new double[count];
-    for (int i = 0; i < count; i++) {
-      double[] moved = z.clone();
-      moved[i] = z[i] + step;
+    double[] slope = new double[along.length];
+    double[] moved = z.clone();
+    for (int i = 0; i < along.length; i++) {
+      moved[along[i]] = z[along[i]] + step;
       double up = model.applyAsDouble(moved);
-      moved[i] = z[i] - step;
+      moved[along[i]] = z[along[i]] - step;
       slope[i] = (up - model.applyAsDouble(moved)) / (2 * step);
+      moved[along[i]] = z[along[i]];
     }
     return slope;
   }
 
   /** Curvature of the objective: the prior's unit matrix and the data's squares. */
-  private static RealMatrix normal(double[][] jacobian) {
-    int n = Unknowns.NOW;
+  private static RealMatrix normal(double[][] jacobian, int n) {
     RealMatrix all = new Array2DRowRealMatrix(n, n);
     for (int i = 0; i < n; i++) {
       for (int j = 0; j < n; j++) {

@@ -118,11 +118,11 @@ public final class PriorTable {
       new Prior(
           "core.hotPlace",
           "hot place inside a core, for each watt of the core",
-          0.7,
+          0.9,
           0.2,
           2.2,
           "K/W",
-          "8/(3π²)·share/(k·a) for two fifths of a core's heat within 1.4 mm (Carslaw & Jaeger); how"
+          "8/(3π²)·share/(k·a) for two fifths of a core's heat within 1 mm (Carslaw & Jaeger); how"
               + " large it is: common practice");
   static final Prior PLACES =
       new Prior(

@@ -105,7 +105,7 @@ final class Unknowns {
    * @param room room air, °C
    */
   static double[] warmed(Response at, double[] logs, double heatWatts, double room) {
-    double rise = heatWatts * at.meanKelvinPerWatt(logs);
+    double rise = heatWatts * at.nearMeanKelvinPerWatt(logs);
     return warmed(at.situation(), logs, rise, room);
   }
 

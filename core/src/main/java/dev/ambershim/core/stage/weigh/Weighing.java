@@ -61,6 +61,9 @@ public record Weighing(
 
   private static final int MOST_BUNDLES = 3;
 
+  /** Bundles that are forecast in full, the best by a rough look first. */
+  private static final int LOOKED_AT = 6;
+
   /** Patterns are drawn from this; the same question gives the same answer. */
   private static final long SEED = 20_260_601L;
 
@@ -115,10 +118,15 @@ public record Weighing(
               ? draws.forecast(option, responses.get(option.situation()), question, notation)
               : impossible(option));
     }
-    List<OptionForecast> together = new ArrayList<>();
-    for (Option bundle : Bundles.of(options(question, notation), question.terms())) {
-      together.add(draws.forecast(bundle, responses.get(bundle.situation()), question, notation));
-    }
+    List<OptionForecast> together =
+        Bundles.of(options(question, notation), question.terms()).stream()
+            .sorted(
+                Comparator.comparingDouble(
+                        (Option b) -> draws.roughNet(b, responses.get(b.situation()), question))
+                    .reversed())
+            .limit(LOOKED_AT)
+            .map(b -> draws.forecast(b, responses.get(b.situation()), question, notation))
+            .toList();
     List<OptionForecast> bundles = Bundles.worthwhile(together, options, MOST_BUNDLES);
     List<FurtherReading> further =
         further(question, responses, options, now, unknowns, calibration, whatIf);
@@ -240,6 +248,9 @@ public record Weighing(
 
   /** The equally likely cases that all options are forecast over. */
   static final class Draws {
+    /** Of so many cases one is taken for a rough look. */
+    private static final int ROUGH = 8;
+
     private final Response now;
     private final Unknowns unknowns;
     private final Calibration calibration;
@@ -327,6 +338,28 @@ public record Weighing(
           - after * (then.meanKelvinPerWatt(logs) * unknowns.geometry(z, option) + hot);
     }
 
+    /** What is worth left over by a part of the cases: enough to tell what to look at closely. */
+    double roughNet(Option option, Response then, Question question) {
+      double[] gains = new double[z.length / ROUGH];
+      Load load = new Load(watts, room, fan);
+      for (int i = 0; i < gains.length; i++) {
+        gains[i] = gain(now, then, unknowns, option, z[i * ROUGH], load);
+      }
+      return median(gains) * question.terms().coinsPerKelvin() - cost(option, question);
+    }
+
+    /** Bought, given up, hours, and the chip times its risk. */
+    private static double cost(Option option, Question question) {
+      return option.coins()
+          + option.lostCoins()
+          + option.handsHours() * question.terms().coinsPerHour()
+          + ruin(option, question) * question.terms().chipCoins();
+    }
+
+    private static double ruin(Option option, Question question) {
+      return question.record().chance(option.steps(), question.terms().odds());
+    }
+
     OptionForecast forecast(Option option, Response then, Question question, Notation notation) {
       double[] gains = new double[z.length];
       double[] spreads = new double[z.length];
@@ -362,12 +395,8 @@ public record Weighing(
                 cores.pattern(then, there, pattern[i], logs, watts * power, heat / watts, even));
       }
       double gain = median(gains);
-      double ruin = question.record().chance(option.steps(), question.terms().odds());
-      double cost =
-          option.coins()
-              + option.lostCoins()
-              + option.handsHours() * question.terms().coinsPerHour()
-              + ruin * question.terms().chipCoins();
+      double ruin = ruin(option, question);
+      double cost = cost(option, question);
       OptionForecast bareFigures =
           new OptionForecast(
               option,

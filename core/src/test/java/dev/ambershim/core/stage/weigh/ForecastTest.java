@@ -123,10 +123,11 @@ class ForecastTest {
   void liquidMetalInsteadOfPasteOnTheLidGainsNothingToTwoKelvin() {
     StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
     Build was = point.asBought();
-    Build after =
-        new Build(true, was.glueMicrometres(), was.inner(), Joint.usual(Filling.LIQUID_METAL));
-    // As it is told, in tenths.
-    assertThat(Math.rint(10 * change(point, after, 160).value()) / 10).isBetween(-2.0, 0.0);
+    // The film that Weigh forecasts with: a lid as it comes is not as flat as a die.
+    Joint film =
+        new Joint(Filling.LIQUID_METAL, PriorTable.FILM_ON_LID.likely(), PriorTable.METAL.likely());
+    Build after = new Build(true, was.glueMicrometres(), was.inner(), film);
+    assertThat(change(point, after, 160).value()).isBetween(-2.0, 0.0);
   }
 
   @Test

@@ -51,7 +51,7 @@ class FurtherReadingTest {
     List<Reading> two =
         List.of(one.get(0), Reading.plain("b", watts / 3, 22 + rise(watts / 3), 22));
     assertThat(FurtherReading.sigmaNow(told(two), this::gain))
-        .isCloseTo(foretold, within(0.1 * foretold));
+        .isCloseTo(foretold, within(0.03 * foretold));
     assertThat(foretold).isLessThan(FurtherReading.sigmaNow(first, this::gain));
   }
 

@@ -65,7 +65,8 @@ class WeighingTest {
             WhatIf.AS_IT_IS);
     OptionKind kind = OptionKind.METAL_GLUED;
     assertThat(told.option(kind).gain().width())
-        .isLessThan(0.8 * blind.option(kind).gain().width());
+        // The hot place in a core stays open, however well the rise is known.
+        .isLessThan(0.85 * blind.option(kind).gain().width());
     assertThat(told.riseNowKelvin()).isCloseTo(rise, within(1.0));
     assertThat(told.advice().sentence()).startsWith("Go: ").contains("in eight cases of ten");
     assertThat(told.recommended()).hasValueSatisfying(k -> assertThat(k.opens()).isTrue());
@@ -117,9 +118,11 @@ class WeighingTest {
     OptionForecast safest = safe.option(safe.recommended().orElseThrow());
     assertThat(safest.ruin()).isZero();
     assertThat(wishing(Wish.MORE_CLOCK, null).reasons().get(0))
-        .matches("You want more clock: about .* % \\(\\d+ MHz\\) more clock.*");
-    assertThat(wishing(Wish.QUIETER, null).reasons().get(0)).contains(" dB quieter");
-    assertThat(wishing(Wish.LONGER_LIFE, null).reasons().get(0)).contains("times as long");
+        .matches("You want more clock: about \\d+ MHz \\(\\d+ to \\d+\\) more clock.*");
+    assertThat(wishing(Wish.QUIETER, null).reasons().get(0))
+        .matches(".* dB \\(\\d+ to \\d+\\) quieter\\.");
+    assertThat(wishing(Wish.LONGER_LIFE, null).reasons().get(0))
+        .matches(".* times as long \\(1\\.\\d to \\d\\.\\d\\)\\.");
   }
 
   @Test

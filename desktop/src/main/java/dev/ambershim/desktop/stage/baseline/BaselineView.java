@@ -16,6 +16,8 @@ import dev.ambershim.desktop.widget.CorePanel;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
+import dev.ambershim.desktop.widget.Parts;
+import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.RunRows;
 import dev.ambershim.desktop.widget.StageView;
 import java.util.List;
@@ -34,6 +36,7 @@ public final class BaselineView implements StageView {
   private final CorePanel cores;
   private final LadderPanel ladder;
   private final RunRows rows;
+  private final Parts parts;
   private final VBox node;
 
   /** A view of the model's job. */
@@ -48,6 +51,13 @@ public final class BaselineView implements StageView {
     foot.setMinHeight(34);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);
+    parts =
+        answer.parts(
+            List.of(
+                Part.of("runs over time", chart),
+                Part.of("cores", cores),
+                Part.of("clock", ladder),
+                Part.of("logs", rows)));
     node = new VBox(answer, chart, cores, ladder, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
@@ -80,6 +90,11 @@ public final class BaselineView implements StageView {
     cores.show(CoreMaps.of(now.only(Side.BEFORE), notation), false, runs);
     ladder.show(now.job(), now.headroom());
     rows.show(runs);
+  }
+
+  @Override
+  public void part(int number) {
+    parts.go(number);
   }
 
   @Override

@@ -13,6 +13,8 @@ import dev.ambershim.core.stage.close.FirstStart;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Parts;
+import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
 import java.util.List;
@@ -38,6 +40,7 @@ public final class CloseView implements StageView {
   private final Button take = new Button("Put these gaps into the section");
   private final GluePanel glue;
   private final ScrewPanel screws;
+  private final Parts parts;
   private final VBox node;
 
   /** A view of the model's job. */
@@ -65,13 +68,15 @@ public final class CloseView implements StageView {
         .setAll(
             Labels.wrapped(Caution.FORCE.words(), "reason"),
             Labels.wrapped(Caution.GLUE.words(), "reason"));
-    node =
-        new VBox(
-            answer,
-            lidBox,
-            panel(mount, turns, checks, screws),
-            panel(Labels.line("The first minute", "strong"), first),
-            panel(cautions));
+    VBox pressed = panel(mount, turns, checks, screws);
+    VBox minute = panel(Labels.line("The first minute", "strong"), first);
+    parts =
+        answer.parts(
+            List.of(
+                Part.of("lid", lidBox),
+                Part.of("screws", pressed),
+                Part.of("first minute", minute)));
+    node = new VBox(answer, lidBox, pressed, minute, panel(cautions));
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
     model.startProperty().addListener((o, was, is) -> started());
@@ -162,6 +167,11 @@ public final class CloseView implements StageView {
     start
         .words(shell.notationProperty().get())
         .forEach(w -> first.getChildren().add(Labels.wrapped(w, "reason")));
+  }
+
+  @Override
+  public void part(int number) {
+    parts.go(number);
   }
 
   @Override

@@ -10,6 +10,8 @@ import dev.ambershim.core.stage.coat.DosePicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Parts;
+import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
 import java.util.ArrayList;
@@ -40,6 +42,7 @@ public final class CoatView implements StageView {
   private final MeetingPanel meetings;
   private final MetalPanel metal;
   private final PastePanel paste;
+  private final Parts parts;
   private final VBox node;
 
   /** A view of the model's job. */
@@ -67,6 +70,13 @@ public final class CoatView implements StageView {
     drawn.getChildren().setAll(drops, scale, scaling);
     notes.getStyleClass().add("panel");
     notes.setId("coat-notes");
+    parts =
+        answer.parts(
+            List.of(
+                Part.of("drops", drawn),
+                Part.of("what it touches", meetings),
+                Part.of("metal", metal),
+                Part.of("paste", paste)));
     node = new VBox(answer, drawn, notes, meetings, metal, paste);
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
@@ -142,6 +152,11 @@ public final class CoatView implements StageView {
   private static void visible(Node node, boolean is) {
     node.setVisible(is);
     node.setManaged(is);
+  }
+
+  @Override
+  public void part(int number) {
+    parts.go(number);
   }
 
   @Override

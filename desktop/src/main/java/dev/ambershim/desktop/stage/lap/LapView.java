@@ -17,6 +17,8 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Parts;
+import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PickBar;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.PictureView;
@@ -56,6 +58,7 @@ public final class LapView implements StageView {
   private final List<FigureBox> figures = new ArrayList<>();
   private final PassPanel passes;
   private final HBox finish = new HBox();
+  private final Parts parts;
   private final VBox node;
 
   /** A view of the model's job. */
@@ -75,7 +78,12 @@ public final class LapView implements StageView {
     drawn = panel(pair, Labels.wrapped(ReliefPicture.SIGNS, "hint"), strokes);
     cautions.setId("lap-cautions");
     watch.setId("lap-notes");
-    node = new VBox(answer, faces, drawn, panel(watch), passes, terms(), panel(cautions));
+    Node lapping = terms();
+    parts =
+        answer.parts(
+            List.of(
+                Part.of("face", drawn), Part.of("passes", passes), Part.of("how to lap", lapping)));
+    node = new VBox(answer, faces, drawn, panel(watch), passes, lapping, panel(cautions));
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
     shell.jobProperty().addListener((o, was, is) -> boxes());
@@ -251,6 +259,11 @@ public final class LapView implements StageView {
               strokes.setPrefHeight(LapPicture.height(plan));
               strokes.show((w, h) -> LapPicture.of(plan, notation, w, h), dark);
             });
+  }
+
+  @Override
+  public void part(int number) {
+    parts.go(number);
   }
 
   @Override

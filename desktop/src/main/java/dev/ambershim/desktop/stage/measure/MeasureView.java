@@ -9,9 +9,12 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Parts;
+import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 
@@ -29,6 +32,7 @@ public final class MeasureView implements StageView {
   private final FacePanel face;
   private final LidPanel lid;
   private final ShimPanel shim;
+  private final Parts parts;
   private final VBox node;
 
   /** A view of the model's job. */
@@ -49,6 +53,14 @@ public final class MeasureView implements StageView {
     heights.getStyleClass().add("panel");
     VBox drawn = new VBox(picture);
     drawn.getStyleClass().add("panel");
+    parts =
+        answer.parts(
+            List.of(
+                Part.of("fit", drawn),
+                Part.of("heights", heights),
+                Part.of("faces", face),
+                Part.of("lid and cooler", lid),
+                Part.of("sheet", shim)));
     node =
         new VBox(
             answer,
@@ -95,6 +107,11 @@ public final class MeasureView implements StageView {
     face.refresh(said.job(), now.face());
     lid.refresh(said);
     shim.refresh(said);
+  }
+
+  @Override
+  public void part(int number) {
+    parts.go(number);
   }
 
   @Override

@@ -13,6 +13,8 @@ import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
+import dev.ambershim.desktop.widget.Parts;
+import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
 import dev.ambershim.desktop.widget.StepList;
@@ -36,6 +38,7 @@ public final class OpenView implements StageView {
   private WaysPanel ways;
   private KitPanel kit;
   private final VBox lessons = new VBox(3);
+  private final Parts parts;
   private final VBox node;
 
   /** A view of the model's job. */
@@ -54,6 +57,14 @@ public final class OpenView implements StageView {
     foot.setMinHeight(34);
     foot.setAlignment(Pos.CENTER_LEFT);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons()));
+    parts =
+        answer.parts(
+            List.of(
+                Part.of("hours", hoursPanel),
+                Part.of("steps", steps),
+                new Part("when", () -> when),
+                new Part("ways", () -> ways),
+                new Part("kit", () -> kit)));
     node = new VBox(answer, foot, hoursPanel, steps);
     node.getStyleClass().add("stage");
     bench.outlookProperty().addListener((o, was, is) -> refresh());
@@ -137,6 +148,11 @@ public final class OpenView implements StageView {
     for (Lesson lesson : all) {
       lessons.getChildren().add(Labels.wrapped(lesson.title() + ": " + lesson.words(), "reason"));
     }
+  }
+
+  @Override
+  public void part(int number) {
+    parts.go(number);
   }
 
   @Override

@@ -18,6 +18,8 @@ import dev.ambershim.desktop.widget.CorePanel;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
+import dev.ambershim.desktop.widget.Parts;
+import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.RunRows;
@@ -45,6 +47,7 @@ public final class ProveView implements StageView {
   private final LadderPanel ladder;
   private final HBox states = new HBox(8);
   private final RunRows rows;
+  private final Parts parts;
   private final VBox node;
   private boolean whole;
 
@@ -59,6 +62,14 @@ public final class ProveView implements StageView {
     ladder = new LadderPanel(model, shell, true, "prove-ladder");
     strips.setId("prove-strips");
     stripPanel.getStyleClass().add("panel");
+    parts =
+        answer.parts(
+            List.of(
+                Part.of("change", stripPanel),
+                Part.of("runs over time", chart),
+                Part.of("cores", cores),
+                Part.of("clock", ladder),
+                Part.of("logs", rows)));
     node = new VBox(answer, states, stripPanel, chart);
     node.getStyleClass().add("stage");
     Later.belowTheFold(model, this::addLower);
@@ -165,6 +176,11 @@ public final class ProveView implements StageView {
           strips.show(
               (w, h) -> StripPicture.of(c, notation, w, h), model.themeProperty().get().dark());
         });
+  }
+
+  @Override
+  public void part(int number) {
+    parts.go(number);
   }
 
   @Override

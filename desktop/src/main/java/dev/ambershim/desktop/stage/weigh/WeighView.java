@@ -12,6 +12,8 @@ import dev.ambershim.core.stage.weigh.PricePicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.weigh.WeighModel.Shown;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Parts;
+import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
 import java.util.ArrayList;
@@ -39,6 +41,7 @@ public final class WeighView implements StageView {
   private final Button again = new Button("Weigh again");
   private final ReadingRows readings;
   private final JobWords words;
+  private final Parts parts;
   private final VBox node;
 
   /** A view of the model's job. */
@@ -63,17 +66,21 @@ public final class WeighView implements StageView {
     HBox pair = new HBox(8, ladder, heat);
     HBox.setHgrow(ladder, Priority.ALWAYS);
     HBox.setHgrow(heat, Priority.ALWAYS);
+    VBox choices = panel(options);
+    VBox frontier = panel(price);
+    VBox shape = panel(pair, new LoadSliders(shell, model));
+    VBox detail = panel(picked, plan);
+    VBox known = panel(readings);
+    parts =
+        advice.parts(
+            List.of(
+                Part.of("options", choices),
+                Part.of("price of a kelvin", frontier),
+                Part.of("heat", shape),
+                Part.of("picked", detail),
+                Part.of("readings", known)));
     node =
-        new VBox(
-            advice,
-            again,
-            new WishBar(shell),
-            panel(options),
-            panel(price),
-            panel(pair, new LoadSliders(shell, model)),
-            panel(picked, plan),
-            panel(readings),
-            words);
+        new VBox(advice, again, new WishBar(shell), choices, frontier, shape, detail, known, words);
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> refresh());
     shell.themeProperty().addListener((o, was, is) -> refresh());
@@ -166,6 +173,11 @@ public final class WeighView implements StageView {
             + ").");
     all.addAll(f.option().cautions());
     return all;
+  }
+
+  @Override
+  public void part(int number) {
+    parts.go(number);
   }
 
   @Override
