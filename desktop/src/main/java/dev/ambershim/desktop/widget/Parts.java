@@ -6,7 +6,6 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
-import javafx.scene.control.Control;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
 
@@ -25,12 +24,16 @@ public final class Parts extends FlowPane {
     }
   }
 
+  /** On one line where the window's middle has room for it. */
+  private static final double WIDTH = 640;
+
   private final List<Part> parts;
 
   /** Buttons for parts, with Alt and their number as keys. */
   Parts(List<Part> parts) {
     super(5, 4);
     this.parts = List.copyOf(parts);
+    setPrefWrapLength(WIDTH);
     getChildren().add(Labels.line("Alt +", "hint"));
     for (int i = 0; i < parts.size(); i++) {
       int number = i + 1;
@@ -70,7 +73,7 @@ public final class Parts extends FlowPane {
   }
 
   private static boolean focus(Node node) {
-    if (node instanceof Control && node.isFocusTraversable() && !node.isDisabled()) {
+    if (node.isFocusTraversable() && !node.isDisabled()) {
       node.requestFocus();
       return true;
     }

@@ -1,20 +1,23 @@
 package dev.ambershim.logbook.report;
 
 import dev.ambershim.core.physics.build.Responses;
+import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 
 /** What this process has solved: window, commands and reports share it, and its threads. */
 public final class Solved {
-  /** Solves on one thread for each processor; they end with the process. */
-  public static final Responses SHARED =
-      new Responses(
-          Executors.newFixedThreadPool(
-              Runtime.getRuntime().availableProcessors(),
-              r -> {
-                Thread thread = new Thread(r, "solve");
-                thread.setDaemon(true);
-                return thread;
-              }));
+  /** Helps the thread that asks; one thread for each further processor, ending with the process. */
+  public static final Executor HELPERS =
+      Executors.newFixedThreadPool(
+          Math.max(1, Runtime.getRuntime().availableProcessors() - 1),
+          r -> {
+            Thread thread = new Thread(r, "solve");
+            thread.setDaemon(true);
+            return thread;
+          });
+
+  /** What was solved, by the thread that asks and its helpers. */
+  public static final Responses SHARED = new Responses(HELPERS);
 
   private Solved() {}
 }

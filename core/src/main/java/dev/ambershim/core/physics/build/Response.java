@@ -73,8 +73,8 @@ public final class Response {
   public static Response of(Situation at, SolveWatch watch) {
     CoreLayout layout = CoreLayout.of(at.chip());
     StackCase first = BuildStack.of(at, Doubt.NONE, layout, 1, 0);
-    LiveStack live = new LiveStack(first, ERROR, watch);
-    StackSolution likely = live.update(first, watch);
+    LiveStack live = LiveStack.forMeans(first, ERROR, watch);
+    double[] likely = live.meansCelsius(first, watch);
     List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
     Ladder ladder = shadow(at, likely, layout, live.layersOver(dies), 0);
     int outputs = layout.cores().size() + 2;
@@ -150,7 +150,8 @@ public final class Response {
     LiveStack live = new LiveStack(stack, ERROR, watch);
     StackSolution solved = live.update(stack, watch);
     List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
-    Ladder kelvin = shadow(at, solved, layout, live.layersOver(dies), roomCelsius);
+    double[] means = solved.sources().stream().mapToDouble(s -> s.meanCelsius()).toArray();
+    Ladder kelvin = shadow(at, means, layout, live.layersOver(dies), roomCelsius);
     List<Ladder.Step> steps =
         kelvin.steps().stream()
             .map(s -> new Ladder.Step(s.name(), s.kelvinPerWatt() / watts))
@@ -168,7 +169,7 @@ public final class Response {
     double[] logs = new double[FIGURES];
     logs[figure] = by;
     Doubt doubt = doubt(logs);
-    StackSolution there = live.update(BuildStack.of(at, doubt, layout, 1, 0), watch);
+    double[] there = live.meansCelsius(BuildStack.of(at, doubt, layout, 1, 0), watch);
     return offLadder(at, doubt, there, live, layout);
   }
 
@@ -178,13 +179,13 @@ public final class Response {
 
   /** Logarithms of solution over ladder: each core, the middle of the lid's top, the mean. */
   private static double[] offLadder(
-      Situation at, Doubt doubt, StackSolution solved, LiveStack live, CoreLayout layout) {
+      Situation at, Doubt doubt, double[] means, LiveStack live, CoreLayout layout) {
     Ladder ladder = Ladder.of(at.chip(), at.cooler(), at.build(), doubt);
     int cores = layout.cores().size();
     double[] all = new double[cores + 2];
     double mean = 0;
     for (int c = 0; c < cores; c++) {
-      double celsius = solved.sources().get(c).meanCelsius();
+      double celsius = means[c];
       all[c] = Math.log(celsius / ladder.totalKelvinPerWatt());
       mean += celsius / cores;
     }
@@ -223,14 +224,13 @@ public final class Response {
    * cores in the corners and between them are equally far from the mean.
    */
   private static double local(
-      StackCase first, LiveStack live, CoreLayout layout, StackSolution even, SolveWatch watch) {
+      StackCase first, LiveStack live, CoreLayout layout, double[] even, SolveWatch watch) {
     int cores = layout.cores().size();
     if (cores < 2) {
       return 0;
     }
     // What else gives off heat comes after the cores.
-    double[] rise =
-        even.sources().stream().limit(cores).mapToDouble(s -> s.meanCelsius()).toArray();
+    double[] rise = Arrays.copyOf(even, cores);
     double mean = Arrays.stream(rise).average().orElseThrow();
     List<Integer> byRise =
         IntStream.range(0, cores).boxed().sorted(Comparator.comparingDouble(c -> rise[c])).toList();
@@ -244,10 +244,10 @@ public final class Response {
       for (int c = 0; c < cores; c++) {
         watts[c] += c == typical ? more : -more / (cores - 1);
       }
-      StackSolution uneven = live.update(first.withWatts(watts), watch);
-      double after = uneven.sources().get(typical).meanCelsius();
+      double[] uneven = live.meansCelsius(first.withWatts(watts), watch);
+      double after = uneven[typical];
       for (int c = 0; c < cores; c++) {
-        after -= uneven.sources().get(c).meanCelsius() / cores;
+        after -= uneven[c] / cores;
       }
       sum += (after - (rise[typical] - mean)) / more;
     }
@@ -257,13 +257,13 @@ public final class Response {
   /** The ladder in the dies' shadow: what lies above the dies, face by face, K as solved. */
   private static Ladder shadow(
       Situation at,
-      StackSolution solved,
+      double[] means,
       CoreLayout layout,
       List<StackSolution.Layer> faces,
       double roomCelsius) {
     double cores = 0;
     for (int c = 0; c < layout.cores().size(); c++) {
-      cores += solved.sources().get(c).meanCelsius() / layout.cores().size();
+      cores += means[c] / layout.cores().size();
     }
     List<Ladder.Step> steps = new ArrayList<>();
     double last = cores;

@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.build;
 
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -7,11 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.CancellationException;
-import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
-import java.util.concurrent.Future;
-import java.util.concurrent.FutureTask;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
@@ -52,32 +49,28 @@ public final class Responses {
    * The responses of situations.
    *
    * @param watch told the share that is done; asked whether to stop
-   * @throws CancellationException if the watch says so
+   * @throws java.util.concurrent.CancellationException if the watch says so
    * @throws dev.ambershim.core.base.Problem {@code stack.…} if a stack cannot be
    */
   public synchronized Map<Situation, Response> of(Set<Situation> situations, SolveWatch watch) {
     List<Situation> missing = situations.stream().filter(s -> !known.containsKey(s)).toList();
     AtomicInteger done = new AtomicInteger();
-    List<Future<Response>> solving = new ArrayList<>();
-    for (Situation situation : missing) {
-      FutureTask<Response> task =
-          new FutureTask<>(
-              () -> {
-                Response response =
-                    Response.of(situation, new SolveWatch(share -> {}, watch.cancelled()));
-                watch.progress().accept((double) done.incrementAndGet() / missing.size());
-                return response;
-              });
-      executor.execute(task);
-      solving.add(task);
-    }
+    List<Response> solved =
+        SideBySide.each(
+            missing,
+            situation -> {
+              Response response =
+                  Response.of(situation, new SolveWatch(share -> {}, watch.cancelled()));
+              watch.progress().accept((double) done.incrementAndGet() / missing.size());
+              return response;
+            },
+            executor);
     // Taken out before new ones come in, as these may push out old ones.
     Map<Situation, Response> all = new LinkedHashMap<>();
     situations.forEach(s -> all.put(s, known.get(s)));
     for (int i = 0; i < missing.size(); i++) {
-      Response response = result(solving.get(i));
-      known.put(missing.get(i), response);
-      all.put(missing.get(i), response);
+      known.put(missing.get(i), solved.get(i));
+      all.put(missing.get(i), solved.get(i));
     }
     return all;
   }
@@ -108,19 +101,5 @@ public final class Responses {
   /** Whether all of these were solved. */
   public synchronized boolean holds(Set<Situation> situations) {
     return known.keySet().containsAll(situations);
-  }
-
-  private static Response result(Future<Response> solving) {
-    try {
-      return solving.get();
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new CancellationException();
-    } catch (ExecutionException e) {
-      if (e.getCause() instanceof RuntimeException cause) {
-        throw cause;
-      }
-      throw new IllegalStateException(e.getCause());
-    }
   }
 }

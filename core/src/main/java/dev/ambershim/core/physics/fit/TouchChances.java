@@ -1,12 +1,11 @@
 package dev.ambershim.core.physics.fit;
 
+import dev.ambershim.core.base.SideBySide;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
-import java.util.concurrent.CancellationException;
-import java.util.concurrent.ExecutionException;
+import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
-import java.util.concurrent.FutureTask;
 
 /**
  * How likely each top is to touch first and to carry the plate, by draws of every error at once
@@ -55,21 +54,15 @@ public record TouchChances(List<Chance> chances, int draws) {
     List<String> names = features.stream().map(Feature::name).distinct().toList();
     HeightDraws model = HeightDraws.of(features, names);
     SplittableRandom seeds = new SplittableRandom(20_260_406);
-    List<FutureTask<long[][]>> blocks = new ArrayList<>();
+    List<Callable<long[][]>> blocks = new ArrayList<>();
     for (int b = 0; b < BLOCKS; b++) {
       int share = draws / BLOCKS + (b < draws % BLOCKS ? 1 : 0);
       SplittableRandom random = seeds.split();
       Resting resting = new Resting(features, xLoad, yLoad);
-      blocks.add(new FutureTask<>(() -> count(model, share, random, resting)));
-    }
-    blocks.forEach(executor::execute);
-    // The calling thread helps from the other end; a block that runs already is not run again.
-    for (int b = BLOCKS - 1; b >= 0; b--) {
-      blocks.get(b).run();
+      blocks.add(() -> count(model, share, random, resting));
     }
     long[][] sum = new long[2][names.size()];
-    for (FutureTask<long[][]> block : blocks) {
-      long[][] part = result(block);
+    for (long[][] part : SideBySide.all(blocks, executor)) {
       for (int k = 0; k < 2; k++) {
         for (int i = 0; i < names.size(); i++) {
           sum[k][i] += part[k][i];
@@ -81,17 +74,6 @@ public record TouchChances(List<Chance> chances, int draws) {
       chances.add(new Chance(names.get(i), (double) sum[0][i] / draws, (double) sum[1][i] / draws));
     }
     return new TouchChances(chances, draws);
-  }
-
-  private static long[][] result(FutureTask<long[][]> block) {
-    try {
-      return block.get();
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new CancellationException("the draws were stopped");
-    } catch (ExecutionException e) {
-      throw new IllegalStateException(e.getCause());
-    }
   }
 
   private static long[][] count(

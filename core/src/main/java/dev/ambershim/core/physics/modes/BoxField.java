@@ -21,9 +21,9 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
   /** Mean and peak of each source, °C. */
   List<StackSolution.Source> sources() {
     List<double[][]> grids = new ArrayList<>();
-    for (Spot spot : boxes.spots) {
-      double[][] grid = rises.at(spot.box(), spot.grid());
-      addBelow(spot, grid);
+    for (int s = 0; s < watts.length; s++) {
+      double[][] grid = rises.at(boxes.spots.get(s).box(), boxes.peaks(s));
+      addBelow(s, grid);
       grids.add(grid);
     }
     List<StackSolution.Source> all = new ArrayList<>();
@@ -88,11 +88,12 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
   }
 
   /** Adds what joints below the lowest solid take to a source's grid. */
-  private void addBelow(Spot spot, double[][] grid) {
+  private void addBelow(int source, double[][] grid) {
+    Spot.Places places = boxes.peaks(source);
     for (int i = 0; i < grid.length && boxes.lowest > 0; i++) {
       for (int j = 0; j < grid[i].length; j++) {
-        double x = 1e3 * spot.grid().columns().get(i).low();
-        double y = 1e3 * spot.grid().rows().get(j).low();
+        double x = 1e3 * places.columns().get(i).low();
+        double y = 1e3 * places.rows().get(j).low();
         grid[i][j] += flux(x, y) * below(new Patch(x, y, 1e-6, 1e-6));
       }
     }
@@ -110,8 +111,8 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
   /** The highest place of a source's grid that lies in a rectangle, by parabolas through it. */
   private double peak(double[][] grid, int source, Patch inside) {
     Spot spot = boxes.spots.get(source);
-    List<NearField.Span> columns = spot.grid().columns();
-    List<NearField.Span> rows = spot.grid().rows();
+    List<NearField.Span> columns = boxes.peaks(source).columns();
+    List<NearField.Span> rows = boxes.peaks(source).rows();
     int x = -1;
     int y = -1;
     for (int i = 0; i < grid.length; i++) {

@@ -68,6 +68,7 @@ final class Boxes {
   private final Map<Integer, NearField> nearFields = new HashMap<>();
   private final Map<Integer, double[][]> nearSymbols = new HashMap<>();
   private final Map<Integer, Whole> wholes = new HashMap<>();
+  private final Map<Integer, Spot.Places> peaks = new HashMap<>();
   private UndersideMap map;
 
   private Boxes(
@@ -397,6 +398,17 @@ final class Boxes {
       int box, List<NearField.Span> columns, List<NearField.Span> rows, List<Patch> heats) {
     Box own = boxes.get(box);
     return Spot.Places.of(own, box, near(box), columns, rows, heats, boxOf);
+  }
+
+  /** Where a heat's peak is looked for; laid when it is first asked for, as means need none. */
+  Spot.Places peaks(int heat) {
+    return peaks.computeIfAbsent(
+        heat,
+        h -> {
+          List<Patch> heats = stack.heat().stream().map(HeatSource::patch).toList();
+          Patch own = heats.get(h);
+          return places(boxOf[h], Spot.grid(own, heats, true), Spot.grid(own, heats, false), heats);
+        });
   }
 
   /** The cells of the underside's map; laid when it is first asked for. */

@@ -33,7 +33,11 @@ final class Grids {
   /** Of the rise: rounding and residual together stay below. */
   private static final double FLOOR = 1e-5;
 
-  private static final double TOLERANCE = 2e-6;
+  static final double TOLERANCE = 2e-6;
+
+  /** Where a part in a thousand is asked of means, a part in 10⁴ of the residual is enough. */
+  static final double OF_MEANS = 5e-5;
+
   private static final double TIGHT = 1e-11;
   private static final int MOST_ROUNDS = 60;
 
@@ -43,16 +47,19 @@ final class Grids {
   private final List<SteadyBoxes> live = new ArrayList<>();
   private final List<BoxField> fields = new ArrayList<>();
   private final int[] parts;
+  private final double tolerance;
   private final Team team;
 
   /**
    * Lays the grids.
    *
    * @param fine width of cells where heat enters before they are cut, m
+   * @param tolerance on the residual, as a share of the root of all K·W
    * @param team who works; each grid is one thread's, so that results are equal for any number
    */
-  Grids(StackCase stack, double fine, Team team) {
+  Grids(StackCase stack, double fine, double tolerance, Team team) {
     this.team = team;
+    this.tolerance = tolerance;
     parts = PARTS;
     SteadyBoxes[] laid = new SteadyBoxes[parts.length];
     largestFirst(
@@ -64,15 +71,16 @@ final class Grids {
     team.tasks(count, i -> work.accept(count - 1 - i));
   }
 
-  private Grids(List<SteadyBoxes> live, int... parts) {
+  private Grids(List<SteadyBoxes> live, double tolerance, int... parts) {
     team = Team.alone();
+    this.tolerance = tolerance;
     this.live.addAll(live);
     this.parts = parts.clone();
   }
 
   /** The two coarser grids alone, as they stand: quicker, and without an error of their own. */
   Grids coarserPair() {
-    return new Grids(live.subList(0, 2), parts[0], parts[1]);
+    return new Grids(live.subList(0, 2), tolerance, parts[0], parts[1]);
   }
 
   /** About how many contact cells the finest grid would have. */
@@ -92,7 +100,7 @@ final class Grids {
     largestFirst(
         found.length,
         g -> {
-          found[g] = balanced(live.get(g), stack, watch);
+          found[g] = balanced(live.get(g), stack, tolerance, watch);
           if (!found[g].rises().found()) {
             throw SteadySolver.runaway(stack);
           }
@@ -175,6 +183,32 @@ final class Grids {
         finest().map());
   }
 
+  /** Mean temperatures of the sources alone, °C; quicker than the whole {@link #solution}. */
+  double[] meansCelsius() {
+    int last = fields.size() - 1;
+    double[] coarse = fields.get(last - 1).meansCelsius();
+    double[] fine = finest().meansCelsius();
+    Arrays.setAll(fine, s -> extrapolated(coarse[s], fine[s]));
+    return fine;
+  }
+
+  /** How far the sources' means may be off, K; three grids must be there. */
+  double meansErrorKelvin() {
+    int last = fields.size() - 1;
+    double[] before = fields.get(last - 2).meansCelsius();
+    double[] coarse = fields.get(last - 1).meansCelsius();
+    double[] fine = finest().meansCelsius();
+    double error = 0;
+    double rise = 0;
+    for (int s = 0; s < fine.length; s++) {
+      double first = extrapolated(last - 1, before[s], coarse[s]);
+      double told = extrapolated(coarse[s], fine[s]);
+      error = Math.max(error, doubt(first, told, fine[s]));
+      rise = Math.max(rise, told - finest().stack().coolantCelsius());
+    }
+    return SAFETY * error + FLOOR * rise;
+  }
+
   /** Faces of two grids as one. */
   private List<StackSolution.Layer> layers(
       List<StackSolution.Layer> coarse, List<StackSolution.Layer> fine) {
@@ -202,11 +236,12 @@ final class Grids {
    * is taken once; Newton from below then reaches the lowest balance if there is one, as leakage
    * grows and bends upwards.
    */
-  private static BoxField balanced(SteadyBoxes live, StackCase stack, SolveWatch watch) {
+  private static BoxField balanced(
+      SteadyBoxes live, StackCase stack, double tolerance, SolveWatch watch) {
     List<HeatSource> heat = stack.heat();
     double[] plain = heat.stream().mapToDouble(HeatSource::watts).toArray();
     if (heat.stream().allMatch(h -> h.leakage().isEmpty())) {
-      return live.solve(stack, plain, TOLERANCE, watch);
+      return live.solve(stack, plain, tolerance, watch);
     }
     BoxField field = live.solve(stack, plain, TIGHT, watch);
     if (!field.rises().found()) {

@@ -16,11 +16,9 @@ import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
  * @param meanX mean of each of the box's modes over its width
  * @param meanY mean over its depth
  * @param whole the rectangle as one cell
- * @param grid where its peak is looked for
  * @param nodes those of Gauss and Legendre, for means of what is not linear; null where all is
  */
-record Spot(
-    int box, Patch patch, double[] meanX, double[] meanY, Places whole, Places grid, Places nodes) {
+record Spot(int box, Patch patch, double[] meanX, double[] meanY, Places whole, Places nodes) {
   private static final int ACROSS = 8;
   private static final GaussIntegrator GAUSS = new GaussIntegratorFactory().legendre(5, 0, 1);
 
@@ -91,8 +89,6 @@ record Spot(
             List.of(new NearField.Span(low, high)),
             heats,
             boxOf),
-        Places.of(
-            box, index, field, grid(patch, heats, true), grid(patch, heats, false), heats, boxOf),
         falls
             ? Places.of(box, index, field, gauss(left, right), gauss(low, high), heats, boxOf)
             : null);
@@ -102,7 +98,7 @@ record Spot(
    * Even places from edge to edge, and as many between the edges of other heats that cross it,
    * since what lies under two heats at once may be narrow and hot.
    */
-  private static List<NearField.Span> grid(Patch own, List<Patch> heats, boolean alongX) {
+  static List<NearField.Span> grid(Patch own, List<Patch> heats, boolean alongX) {
     double low = Footprint.low(own, alongX);
     double high = Footprint.high(own, alongX);
     double[] edges = new double[2 * heats.size() + 2];

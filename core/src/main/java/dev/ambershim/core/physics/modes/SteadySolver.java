@@ -180,9 +180,14 @@ public final class SteadySolver {
     return Footprint.hullMetres(stack);
   }
 
-  /** The grids of a stack with cells of a width, solved. */
+  /** Solves on grids of a given width to the usual tolerance. */
   static Grids on(StackCase stack, double fine, Team team, SolveWatch watch) {
-    Grids grids = new Grids(stack, fine, team);
+    return on(stack, fine, Grids.TOLERANCE, team, watch);
+  }
+
+  /** The grids of a stack with cells of a width, solved. */
+  static Grids on(StackCase stack, double fine, double tolerance, Team team, SolveWatch watch) {
+    Grids grids = new Grids(stack, fine, tolerance, team);
     grids.solve(stack, watch);
     return grids;
   }

@@ -41,6 +41,9 @@ final class Posterior {
 
   private static final NormalDistribution NORMAL = new NormalDistribution();
 
+  /** Draws of the prior by a Sobol sequence; made once, as they take as long as a posterior. */
+  private static final double[][] PRIORS = priors();
+
   /** What moves in a cell. */
   private static final int[] FREE =
       IntStream.range(0, Unknowns.NOW).filter(i -> i != Unknowns.HOT_PLACE).toArray();
@@ -80,18 +83,10 @@ final class Posterior {
    *
    * @param data what was observed; without any the draws are the prior's, by a Sobol sequence
    * @param likely the most likely unknowns; read only
-   * @param count how many
+   * @param count how many, {@link Calibration#DRAWS} at most
    */
   static double[][] draws(List<Datum> data, double[] likely, int count) {
-    SobolSequenceGenerator sobol = new SobolSequenceGenerator(Unknowns.ALL);
-    sobol.skipTo(1); // the first point is the corner 0
-    double[][] draws = new double[count][];
-    for (int d = 0; d < count; d++) {
-      draws[d] = sobol.nextVector();
-      for (int i = 0; i < draws[d].length; i++) {
-        draws[d][i] = NORMAL.inverseCumulativeProbability(draws[d][i]);
-      }
-    }
+    double[][] draws = priors(count);
     if (data.isEmpty()) {
       return draws;
     }
@@ -104,6 +99,23 @@ final class Posterior {
       draws[d][Unknowns.SENSORS] = posterior.sensors(draws[d], normal);
     }
     return draws;
+  }
+
+  private static double[][] priors() {
+    SobolSequenceGenerator sobol = new SobolSequenceGenerator(Unknowns.ALL);
+    sobol.skipTo(1); // the first point is the corner 0
+    double[][] draws = new double[Calibration.DRAWS][];
+    for (int d = 0; d < draws.length; d++) {
+      draws[d] = sobol.nextVector();
+      for (int i = 0; i < draws[d].length; i++) {
+        draws[d][i] = NORMAL.inverseCumulativeProbability(draws[d][i]);
+      }
+    }
+    return draws;
+  }
+
+  private static double[][] priors(int count) {
+    return Arrays.stream(PRIORS, 0, count).map(double[]::clone).toArray(double[][]::new);
   }
 
   /**

@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.job.RunResult;
@@ -11,7 +12,6 @@ import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Phase;
 import dev.ambershim.core.plan.Plan;
-import dev.ambershim.core.plan.Ways;
 import dev.ambershim.core.plan.WorkCase;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.runs.reading.Role;
@@ -22,6 +22,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Executor;
 
 /**
  * A job's state before the work as a question to weigh: readings from the runs before the work that
@@ -32,8 +33,26 @@ public final class WeighQuestion {
 
   /** The question of an assessed job, with the hours of each option by a plan. */
   public static Question of(Assessment assessment, OwnRecord record) {
+    return of(assessment, record, Runnable::run);
+  }
+
+  /**
+   * The same, several plans at a time.
+   *
+   * @param helpers works beside the caller
+   */
+  public static Question of(Assessment assessment, OwnRecord record, Executor helpers) {
     Question question = plain(assessment, record);
-    return question.withTimes(times(assessment.job(), question));
+    return question.withTimes(times(assessment.job(), question, helpers));
+  }
+
+  /**
+   * The same with hours that are known, such as those of the job before an edit: plans take longer
+   * to make than options to weigh.
+   */
+  public static Question of(
+      Assessment assessment, OwnRecord record, Map<OptionKind, Question.Time> times) {
+    return plain(assessment, record).withTimes(times);
   }
 
   /** The question of an assessed job in usual hours. */
@@ -86,30 +105,35 @@ public final class WeighQuestion {
   }
 
   /** Hours of each option by the plan of its work, so that Weigh and Open say the same. */
-  private static Map<OptionKind, Question.Time> times(Job job, Question question) {
+  private static Map<OptionKind, Question.Time> times(
+      Job job, Question question, Executor helpers) {
+    List<Option> options =
+        Weighing.options(question, Notation.METRIC).stream().filter(Option::possible).toList();
+    List<Question.Time> all = SideBySide.each(options, option -> time(job, option), helpers);
     Map<OptionKind, Question.Time> times = new EnumMap<>(OptionKind.class);
-    Ways ways = WorkWays.of(job);
-    for (Option option : Weighing.options(question, Notation.METRIC)) {
-      if (option.possible()) {
-        Plan plan =
-            Plan.of(
-                new WorkCase(
-                    job.chip(),
-                    job.cooler(),
-                    job.before(),
-                    option.situation().build(),
-                    ways.with(option.kind()),
-                    job.workTerms()));
-        // Runs, and a tool that is on its way, are no waits of the work itself.
-        double waits =
-            plan.steps().stream()
-                .filter(s -> s.phase() != Phase.READY && s.phase() != Phase.PROVE)
-                .mapToDouble(s -> s.passes().map(w -> w.span().likely()).orElse(0.0))
-                .sum();
-        times.put(option.kind(), new Question.Time(plan.hands().likely() / 60, waits / 60));
-      }
+    for (int i = 0; i < options.size(); i++) {
+      times.put(options.get(i).kind(), all.get(i));
     }
     return times;
+  }
+
+  private static Question.Time time(Job job, Option option) {
+    Plan plan =
+        Plan.of(
+            new WorkCase(
+                job.chip(),
+                job.cooler(),
+                job.before(),
+                option.situation().build(),
+                WorkWays.of(job).with(option.kind()),
+                job.workTerms()));
+    // Runs, and a tool that is on its way, are no waits of the work itself.
+    double waits =
+        plan.steps().stream()
+            .filter(s -> s.phase() != Phase.READY && s.phase() != Phase.PROVE)
+            .mapToDouble(s -> s.passes().map(w -> w.span().likely()).orElse(0.0))
+            .sum();
+    return new Question.Time(plan.hands().likely() / 60, waits / 60);
   }
 
   /** Mean of a channel over the settled part, or null. */

@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.weigh;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.physics.build.Response;
@@ -18,6 +19,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.concurrent.Executor;
+import java.util.function.Function;
 import org.hipparchus.stat.descriptive.rank.Percentile;
 
 /**
@@ -107,26 +110,39 @@ public record Weighing(
    */
   public static Weighing of(
       Question question, WhatIf whatIf, Map<Situation, Response> responses, Notation notation) {
+    return of(question, whatIf, responses, notation, Runnable::run);
+  }
+
+  /**
+   * Weighs the options, several at a time.
+   *
+   * @param responses one for each of {@link #situations}
+   * @param helpers works beside the caller; the result does not depend on how many there are
+   */
+  public static Weighing of(
+      Question question,
+      WhatIf whatIf,
+      Map<Situation, Response> responses,
+      Notation notation,
+      Executor helpers) {
     Response now = responses.get(question.now());
     Draws draws = Draws.of(question, whatIf, now);
     Unknowns unknowns = draws.unknowns;
     Calibration calibration = draws.calibration;
-    List<OptionForecast> options = new ArrayList<>();
-    for (Option option : options(question, notation)) {
-      options.add(
-          option.possible()
-              ? draws.forecast(option, responses.get(option.situation()), question, notation)
-              : impossible(option));
-    }
-    List<OptionForecast> together =
-        Bundles.of(options(question, notation), question.terms()).stream()
+    Function<Option, OptionForecast> forecast =
+        o -> draws.forecast(o, responses.get(o.situation()), question, notation);
+    List<Option> all = options(question, notation);
+    List<OptionForecast> options =
+        SideBySide.each(all, o -> o.possible() ? forecast.apply(o) : impossible(o), helpers);
+    List<Option> likeliest =
+        Bundles.of(all, question.terms()).stream()
             .sorted(
                 Comparator.comparingDouble(
                         (Option b) -> draws.roughNet(b, responses.get(b.situation()), question))
                     .reversed())
             .limit(LOOKED_AT)
-            .map(b -> draws.forecast(b, responses.get(b.situation()), question, notation))
             .toList();
+    List<OptionForecast> together = SideBySide.each(likeliest, forecast, helpers);
     List<OptionForecast> bundles = Bundles.worthwhile(together, options, MOST_BUNDLES);
     List<FurtherReading> further =
         further(question, responses, options, now, unknowns, calibration, whatIf);

@@ -181,8 +181,9 @@ class ResponseTest {
     assertThat(response.ladder().steps().get(1).kelvinPerWatt())
         .isCloseTo(70 / 4.0 / 174.8, within(1e-4));
     Detail detail = Response.detail(at, new double[4], 150, 20, SolveWatch.NONE);
-    assertThat(detail.ladder().totalKelvinPerWatt())
-        .isCloseTo(response.ladder().totalKelvinPerWatt(), within(1e-6));
+    // On grids of their own; each keeps its error below two parts in a thousand.
+    double total = response.ladder().totalKelvinPerWatt();
+    assertThat(detail.ladder().totalKelvinPerWatt()).isCloseTo(total, within(0.002 * total));
     assertThat(detail.peakCelsius()).isGreaterThan(20 + 150 * detail.ladder().totalKelvinPerWatt());
   }
 

@@ -26,6 +26,8 @@ class LiveStackTest {
     StackCase stack = Stacks.lidded();
     LiveStack live = new LiveStack(stack, 0.001, SolveWatch.NONE);
     assertThat(live.errorShare()).isLessThan(0.001);
+    LiveStack means = LiveStack.forMeans(stack, 0.002, SolveWatch.NONE);
+    assertThat(means.errorShare()).isLessThan(0.002);
     Random random = new Random(5);
     for (int i = 0; i < 8; i++) {
       double[] watts = new double[8];
@@ -41,7 +43,9 @@ class LiveStackTest {
       StackSolution kept = live.update(now, SolveWatch.NONE);
       StackSolution anew = SteadySolver.plain().solve(now, OptionalLong.empty(), 0.0005);
       double rise = anew.peakCelsius() - 25;
+      double[] alone = means.meansCelsius(now, SolveWatch.NONE);
       for (int s = 0; s < 8; s++) {
+        assertThat(alone[s]).isCloseTo(anew.sources().get(s).meanCelsius(), within(0.002 * rise));
         assertThat(kept.sources().get(s).meanCelsius())
             .isCloseTo(anew.sources().get(s).meanCelsius(), within(0.001 * rise));
       }

@@ -54,7 +54,7 @@ public final class BaselineView implements StageView {
     parts =
         answer.parts(
             List.of(
-                Part.of("runs over time", chart),
+                Part.of("runs", chart),
                 Part.of("cores", cores),
                 Part.of("clock", ladder),
                 Part.of("logs", rows)));

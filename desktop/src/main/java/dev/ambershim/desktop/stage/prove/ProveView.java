@@ -66,7 +66,7 @@ public final class ProveView implements StageView {
         answer.parts(
             List.of(
                 Part.of("change", stripPanel),
-                Part.of("runs over time", chart),
+                Part.of("runs", chart),
                 Part.of("cores", cores),
                 Part.of("clock", ladder),
                 Part.of("logs", rows)));

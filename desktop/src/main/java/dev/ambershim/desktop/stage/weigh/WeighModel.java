@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.stage.weigh;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.physics.build.Detail;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
@@ -22,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.beans.property.ObjectProperty;
@@ -164,11 +166,24 @@ public final class WeighModel {
       Optional<OptionKind> kind,
       Notation notation,
       SolveWatch watch) {
-    Question question = WeighQuestion.of(assessment, shell.ownRecord());
+    Question question = WeighQuestion.of(assessment, shell.ownRecord(), Solved.HELPERS);
     Map<Situation, Response> solved =
         Solved.SHARED.of(Weighing.situations(question, notation), watch);
-    Weighing weighing = Weighing.of(question, load, solved, notation);
-    return detailed(weighing, picked(weighing, kind), CloseUp.of(weighing, watch).now(), watch);
+    Weighing weighing = Weighing.of(question, load, solved, notation, Solved.HELPERS);
+    OptionForecast option = picked(weighing, kind);
+    CloseUp look = CloseUp.of(weighing, watch);
+    // The two looks have nothing to do with each other.
+    List<Optional<Detail>> details =
+        SideBySide.all(
+            List.<Callable<Optional<Detail>>>of(
+                () -> Optional.of(look.now()), () -> then(look, option)),
+            Solved.HELPERS);
+    return new Shown(weighing, option, details.get(0).orElseThrow(), details.get(1));
+  }
+
+  /** The chip with an option, if it can be done. */
+  private static Optional<Detail> then(CloseUp look, OptionForecast option) {
+    return option.option().possible() ? Optional.of(look.then(option.option())) : Optional.empty();
   }
 
   /** A weighing from what was solved for other figures; null if all is solved, or too far away. */
@@ -178,14 +193,16 @@ public final class WeighModel {
       Optional<OptionKind> kind,
       Notation notation,
       Shown before) {
-    Question question = WeighQuestion.of(assessment, shell.ownRecord());
+    // Neither the logbook, which may be saving, nor plans: hours and record are those of before.
+    Question known = before.weighing().question();
+    Question question = WeighQuestion.of(assessment, known.record(), known.times());
     Set<Situation> wanted = Weighing.situations(question, notation);
     if (Solved.SHARED.holds(wanted)) {
       return null;
     }
     return Solved.SHARED
         .near(wanted)
-        .map(solved -> Weighing.of(question, load, solved, notation))
+        .map(solved -> Weighing.of(question, load, solved, notation, Solved.HELPERS))
         .map(w -> withPictures(w, picked(w, kind), before))
         .orElse(null);
   }
@@ -207,18 +224,6 @@ public final class WeighModel {
     return kind.or(weighing::recommended)
         .map(weighing::option)
         .orElseGet(() -> weighing.ranked().get(0));
-  }
-
-  private static Shown detailed(
-      Weighing weighing, OptionForecast picked, Detail asItIs, SolveWatch watch) {
-    Option option = picked.option();
-    return new Shown(
-        weighing,
-        picked,
-        asItIs,
-        option.possible()
-            ? Optional.of(CloseUp.of(weighing, watch).then(option))
-            : Optional.empty());
   }
 
   private void show(Shown now) {
@@ -257,7 +262,11 @@ public final class WeighModel {
         .reckoning()
         .submit(
             "",
-            progress -> detailed(weighing, weighing.option(kind), now.now(), SolveWatch.NONE),
+            progress -> {
+              OptionForecast option = weighing.option(kind);
+              CloseUp look = CloseUp.of(weighing, SolveWatch.NONE);
+              return new Shown(weighing, option, now.now(), then(look, option));
+            },
             result -> {
               // A newer weighing looks at the wanted option by itself.
               if (mine == newest.get() && wanted.filter(k -> k == kind).isPresent()) {

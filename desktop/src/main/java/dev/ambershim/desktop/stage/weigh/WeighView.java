@@ -75,7 +75,7 @@ public final class WeighView implements StageView {
         advice.parts(
             List.of(
                 Part.of("options", choices),
-                Part.of("price of a kelvin", frontier),
+                Part.of("price", frontier),
                 Part.of("heat", shape),
                 Part.of("picked", detail),
                 Part.of("readings", known)));
