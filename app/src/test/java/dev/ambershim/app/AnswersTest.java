@@ -57,7 +57,7 @@ import picocli.CommandLine;
  */
 class AnswersTest {
   /** Far enough ahead that the minute in which the test runs does not matter. */
-  private static final LocalDateTime MORNING =
+  private final LocalDateTime morning =
       LocalDate.now(ZoneId.systemDefault()).plusDays(10).atTime(9, 0);
 
   @TempDir Path folder;
@@ -152,13 +152,13 @@ class AnswersTest {
     assertThat(texts(tree.get("reasons"))).isEqualTo(weighing.reasons());
 
     OpenAnswer open = open(job);
-    String planned = plain(command("plan", file, "--start", MORNING.toString().replace('T', ' ')));
+    String planned = plain(command("plan", file, "--start", morning.toString().replace('T', ' ')));
     assertThat(planned).contains(plain(open.sentence()));
     open.reasons().forEach(reason -> assertThat(planned).contains(plain(reason)));
     JsonNode plan =
         Json.mapper()
             .readTree(
-                command("plan", file, "--start", MORNING.toString().replace('T', ' '), "--json"));
+                command("plan", file, "--start", morning.toString().replace('T', ' '), "--json"));
     assertThat(plan.get("answer").asText()).isEqualTo(open.sentence());
     assertThat(texts(plan.get("reasons"))).isEqualTo(open.reasons());
   }
@@ -173,9 +173,9 @@ class AnswersTest {
   }
 
   /** The plan of a job that begins on that morning. */
-  private static OpenAnswer open(Job job) {
+  private OpenAnswer open(Job job) {
     ZoneId zone = ZoneId.systemDefault();
-    WorkLog work = job.work().between(MORNING.atZone(zone).toInstant(), null);
+    WorkLog work = job.work().between(morning.atZone(zone).toInstant(), null);
     Plan plan = Plan.of(job.withWork(work).workCase());
     return OpenAnswer.of(
         plan,
