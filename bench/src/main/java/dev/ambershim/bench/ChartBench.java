@@ -16,6 +16,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
+import java.util.stream.IntStream;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -103,8 +104,7 @@ public final class ChartBench {
 
     @Override
     public void start(Stage stage) {
-      List<RunChart.Line> lines =
-          java.util.stream.IntStream.range(0, RUNS).mapToObj(ChartBench::line).toList();
+      List<RunChart.Line> lines = IntStream.range(0, RUNS).mapToObj(ChartBench::line).toList();
       long begin = System.nanoTime();
       ChartData data = ChartData.of(lines);
       double ready = (System.nanoTime() - begin) / 1e9;

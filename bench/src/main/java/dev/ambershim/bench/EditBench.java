@@ -26,6 +26,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 
@@ -154,7 +155,7 @@ public final class EditBench {
       if (onFx(() -> scene.lookup("#" + typed.opener()) != null) && !typed.opener().isEmpty()) {
         onFx(
             () -> {
-              ((javafx.scene.control.ButtonBase) scene.lookup("#" + typed.opener())).fire();
+              ((ButtonBase) scene.lookup("#" + typed.opener())).fire();
               return null;
             });
         rest(model);

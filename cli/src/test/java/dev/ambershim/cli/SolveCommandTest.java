@@ -8,6 +8,7 @@ import dev.ambershim.logbook.store.Json;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -150,7 +151,7 @@ class SolveCommandTest {
   }
 
   private static double[] figures(String line) {
-    return java.util.Arrays.stream(line.split(",")).mapToDouble(Double::parseDouble).toArray();
+    return Arrays.stream(line.split(",")).mapToDouble(Double::parseDouble).toArray();
   }
 
   @ParameterizedTest

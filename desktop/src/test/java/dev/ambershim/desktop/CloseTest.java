@@ -9,6 +9,7 @@ import dev.ambershim.core.physics.mounting.Drive;
 import dev.ambershim.core.plan.Plan;
 import dev.ambershim.core.plan.Way;
 import dev.ambershim.desktop.widget.PictureView;
+import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -109,7 +110,7 @@ class CloseTest extends DesktopTest {
                         if (step.id().equals("film-die")) {
                           break;
                         }
-                        done = done.done(step.id(), model.workbench().now(), java.util.List.of());
+                        done = done.done(step.id(), model.workbench().now(), List.of());
                       }
                       return done.goingTo("film-die", model.workbench().now())
                           .with("film-die", e -> e.withOverride("never mind"));
@@ -148,7 +149,7 @@ class CloseTest extends DesktopTest {
                         if (step.id().equals("first-start")) {
                           break;
                         }
-                        done = done.done(step.id(), model.workbench().now(), java.util.List.of());
+                        done = done.done(step.id(), model.workbench().now(), List.of());
                       }
                       return done.goingTo("first-start", model.workbench().now());
                     }));

@@ -9,6 +9,7 @@ import dev.ambershim.core.physics.dosing.MetalPlace;
 import dev.ambershim.core.physics.spread.PastePattern;
 import dev.ambershim.core.plan.Way;
 import dev.ambershim.desktop.widget.PictureView;
+import javafx.event.EventType;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -154,8 +155,7 @@ class CoatTest extends DesktopTest {
     assertThat(text("paste-answer")).contains("your own strokes");
   }
 
-  private static void drag(
-      PictureView on, javafx.event.EventType<MouseEvent> type, double width, double share) {
+  private static void drag(PictureView on, EventType<MouseEvent> type, double width, double share) {
     var at = on.localToScene(width * share, width * share);
     on.fireEvent(
         new MouseEvent(

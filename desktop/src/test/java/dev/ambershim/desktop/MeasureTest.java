@@ -20,9 +20,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ScrollBar;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -158,10 +160,7 @@ class MeasureTest extends DesktopTest {
     Node middle = node("middle");
     assertThat(
             middle.lookupAll(".scroll-bar").stream()
-                .filter(
-                    n ->
-                        ((javafx.scene.control.ScrollBar) n).getOrientation()
-                            == javafx.geometry.Orientation.HORIZONTAL)
+                .filter(n -> ((ScrollBar) n).getOrientation() == Orientation.HORIZONTAL)
                 .noneMatch(Node::isVisible))
         .as("nothing is wider than the middle")
         .isTrue();

@@ -18,7 +18,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import javafx.event.EventType;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -71,8 +74,7 @@ class PlanTest extends DesktopTest {
     onFx(
         () -> {
           ComboBox<String> box =
-              (ComboBox<String>)
-                  node("way-" + way.school().name().toLowerCase(java.util.Locale.ROOT));
+              (ComboBox<String>) node("way-" + way.school().name().toLowerCase(Locale.ROOT));
           box.requestFocus();
           box.setValue(way.words());
           node("section").requestFocus();
@@ -218,11 +220,7 @@ class PlanTest extends DesktopTest {
     press(KeyCode.CONTROL, KeyCode.Z);
     assertThat(model.jobProperty().get().work().flaws()).hasSize(2);
     // The section shows the chip as it lies on the bench once a step is done.
-    onFx(
-        () ->
-            model
-                .workbench()
-                .edit("steps", log -> log.done("cooler-off", NOON, java.util.List.of())));
+    onFx(() -> model.workbench().edit("steps", log -> log.done("cooler-off", NOON, List.of())));
     planned();
     assertThat(((PictureView) node("section")).picture().description())
         .contains("on the bench: cooler off, lid on");
@@ -266,7 +264,7 @@ class PlanTest extends DesktopTest {
                         Arrays.asList("proof-first", "kit", "power-off").stream()
                             .reduce(
                                 log,
-                                (l, id) -> l.done(id, NOON.minusSeconds(9000), java.util.List.of()),
+                                (l, id) -> l.done(id, NOON.minusSeconds(9000), List.of()),
                                 (a, b) -> b)
                             .goingTo("cooler-off", NOON)));
     settle();
@@ -282,7 +280,7 @@ class PlanTest extends DesktopTest {
     assertThat(model.jobProperty().get().work().done()).hasSize(4);
   }
 
-  private void key(javafx.event.EventType<KeyEvent> type, KeyCode code) {
+  private void key(EventType<KeyEvent> type, KeyCode code) {
     stage
         .getScene()
         .getFocusOwner()

@@ -25,6 +25,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import javafx.scene.control.Button;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.DataFormat;
@@ -61,7 +62,7 @@ class TimersTest extends DesktopTest {
     until(
         id + " says " + words,
         () ->
-            stage.getScene().lookup("#timer-" + id) instanceof javafx.scene.control.Button b
+            stage.getScene().lookup("#timer-" + id) instanceof Button b
                 && b.getText().contains(words));
   }
 

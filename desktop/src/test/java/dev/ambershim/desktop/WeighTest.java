@@ -6,14 +6,19 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.picture.Mark;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Wish;
 import dev.ambershim.desktop.model.Preview;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
@@ -84,11 +89,8 @@ class WeighTest extends DesktopTest {
     PictureView options = (PictureView) node("options");
     var box =
         options.picture().marks().stream()
-            .filter(
-                m ->
-                    m instanceof dev.ambershim.core.picture.Mark.Box b
-                        && b.part().equals(kind.name()))
-            .map(m -> (dev.ambershim.core.picture.Mark.Box) m)
+            .filter(m -> m instanceof Mark.Box b && b.part().equals(kind.name()))
+            .map(m -> (Mark.Box) m)
             .findFirst()
             .orElseThrow();
     var at = options.localToScreen(box.x() + 60, box.y() + box.height() / 2);
@@ -234,18 +236,18 @@ class WeighTest extends DesktopTest {
   }
 
   @Test
-  void whatWasWeighedGoesIntoTheReport() throws java.io.IOException {
-    java.nio.file.Path report = folder.resolve("report.html");
+  void whatWasWeighedGoesIntoTheReport() throws IOException {
+    Path report = folder.resolve("report.html");
     org.mockito.Mockito.when(
             picker.save(
                 org.mockito.ArgumentMatchers.any(),
                 org.mockito.ArgumentMatchers.any(),
                 org.mockito.ArgumentMatchers.any(),
                 org.mockito.ArgumentMatchers.any()))
-        .thenReturn(java.util.Optional.of(report));
+        .thenReturn(Optional.of(report));
     press(KeyCode.CONTROL, KeyCode.P);
     until("the report is told", () -> text("message").startsWith("Written, report"));
-    assertThat(java.nio.file.Files.readString(report))
+    assertThat(Files.readString(report))
         .contains("as weighed before the work")
         .contains("Go: liquid metal inside");
   }

@@ -5,6 +5,7 @@ import dev.ambershim.core.physics.surface.FaceReport;
 import dev.ambershim.core.physics.surface.ProbedPoint;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 
@@ -98,8 +99,7 @@ public final class FaceCoverage {
    * @param twice places that are probed twice
    */
   static Coverage set(Kind kind, int side, int twice, int repeats) {
-    String name =
-        "faces." + kind.name().toLowerCase(java.util.Locale.ROOT) + "." + side + "." + twice;
+    String name = "faces." + kind.name().toLowerCase(Locale.ROOT) + "." + side + "." + twice;
     int held = 0;
     int inside = 0;
     double width = 0;

@@ -25,6 +25,7 @@ import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.core.stage.weigh.WhatIf;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalLong;
 import java.util.Random;
 
@@ -237,7 +238,7 @@ public final class WeighCoverage {
       held += interval.contains(gain) ? 1 : 0;
     }
     return new Coverage(
-        "weigh." + kind.name().toLowerCase(java.util.Locale.ROOT),
+        "weigh." + kind.name().toLowerCase(Locale.ROOT),
         repeats,
         repeats,
         held,

@@ -3,6 +3,7 @@ package dev.ambershim.core.picture;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.runs.judging.RunSeries;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -149,7 +150,7 @@ public final class ChartData {
   }
 
   /** Every sample of a span as a table, a line a sample, metric with a decimal point. */
-  public void table(Span span, Appendable out) throws java.io.IOException {
+  public void table(Span span, Appendable out) throws IOException {
     out.append("run,minutes,").append(rise ? "rise_K" : "mean_core_C").append('\n');
     for (Series s : series) {
       String name = '"' + s.line().name().replace("\"", "\"\"") + "\",";

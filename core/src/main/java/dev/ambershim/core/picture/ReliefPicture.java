@@ -3,6 +3,7 @@ package dev.ambershim.core.picture;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.ThicknessMap;
 import dev.ambershim.core.physics.surface.FaceReport;
 import dev.ambershim.core.physics.surface.HighSpot;
 import dev.ambershim.core.physics.surface.MatingPair;
@@ -121,7 +122,7 @@ public final class ReliefPicture {
     double[] xs = pair.xMillimetres();
     double[] ys = pair.yMillimetres();
     double[] box = {xs[0], xs[xs.length - 1], ys[0], ys[ys.length - 1]};
-    var grid = (dev.ambershim.core.physics.conduction.ThicknessMap.Grid) pair.joint(0);
+    var grid = (ThicknessMap.Grid) pair.joint(0);
     Pen pen = new Pen();
     PlanScale at =
         draw(

@@ -10,12 +10,15 @@ import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.fit.Heights;
 import dev.ambershim.core.physics.fit.Instrument;
 import dev.ambershim.core.physics.fit.Reading;
 import dev.ambershim.core.physics.fit.Top;
 import dev.ambershim.core.physics.fit.TopKind;
 import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.physics.mounting.Drive;
 import dev.ambershim.core.physics.mounting.MountTerms;
 import dev.ambershim.core.physics.mounting.ScrewForce;
 import dev.ambershim.core.physics.spread.PasteAmount;
@@ -92,7 +95,7 @@ class MaterialQuestionsTest {
     var h = LIDDED.heights();
     Job job =
         LIDDED.withHeights(
-            new dev.ambershim.core.physics.fit.Heights(
+            new Heights(
                 tops,
                 null,
                 null,
@@ -160,7 +163,7 @@ class MaterialQuestionsTest {
     var setup = PasteQuestion.of(own, 32);
     assertThat(setup.pressing().tilts()).isTrue();
     assertThat(setup.pattern()).isEqualTo(PastePattern.OWN);
-    var end = dev.ambershim.core.physics.spread.PasteAmount.rest(setup, SolveWatch.NONE);
+    var end = PasteAmount.rest(setup, SolveWatch.NONE);
     assertThat(end.shadowCover()).isGreaterThan(0.95);
     assertThat(setup.cubicMillimetres()).isCloseTo(0.2 * 1000 / 2.6, within(1e-9));
   }
@@ -173,7 +176,7 @@ class MaterialQuestionsTest {
     assertThat(lid.checks().get(0)).startsWith("Socket and substrate").contains("of 250 N");
     MountTerms hard =
         new MountTerms(
-            dev.ambershim.core.physics.mounting.Drive.TORQUE,
+            Drive.TORQUE,
             4,
             null,
             null,
@@ -217,7 +220,7 @@ class MaterialQuestionsTest {
     // cores there are the warmer ones, by hundredths of a kelvin under a stiff bed of fillers.
     assertThat(none.coresKelvin()).isEmpty();
     assertThat(cost.coresKelvin()).hasSize(8);
-    var cores = dev.ambershim.core.physics.build.CoreLayout.of(uneven.chip()).cores();
+    var cores = CoreLayout.of(uneven.chip()).cores();
     double right = 0;
     for (int i = 0; i < 8; i++) {
       right += Math.signum(cores.get(i).xMillimetres()) * cost.coresKelvin().get(i);
@@ -290,7 +293,7 @@ class MaterialQuestionsTest {
   /** Which pad the neighbours of a soldered chip want, and what it keeps from the die. */
   @Test
   void theNeighboursPadsAreToldOnABoard() {
-    Job laptop = Job.from(dev.ambershim.core.physics.assembly.StartingPoint.LAPTOP_BARE_DIE, "x");
+    Job laptop = Job.from(StartingPoint.LAPTOP_BARE_DIE, "x");
     assertThat(MountAnswer.of(laptop, Notation.METRIC).checks())
         .noneMatch(c -> c.contains("neighbours"));
     Job gap = laptop.withMounting(laptop.mounting().withPadGapMillimetres(0.8));

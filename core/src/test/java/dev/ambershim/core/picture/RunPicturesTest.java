@@ -7,6 +7,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.runs.protocol.Protocol;
 import dev.ambershim.core.stage.baseline.LivePicture;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -130,7 +131,7 @@ class RunPicturesTest {
             .findFirst()
             .orElseThrow();
     assertThat(trace.ys().length).isLessThan(1600);
-    double highest = java.util.Arrays.stream(trace.ys()).min().orElseThrow();
+    double highest = Arrays.stream(trace.ys()).min().orElseThrow();
     assertThat(trace.ys()[0] - highest).isGreaterThan(40);
   }
 }

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
@@ -21,7 +22,7 @@ class PlanTableTest {
     String holds =
         plan.steps().stream()
             .filter(s -> s.hold().isPresent())
-            .map(s -> s.title().toLowerCase(java.util.Locale.ROOT))
+            .map(s -> s.title().toLowerCase(Locale.ROOT))
             .collect(Collectors.joining("; "));
     long cautions = plan.steps().stream().flatMap(s -> s.caution().stream()).distinct().count();
     return "| "

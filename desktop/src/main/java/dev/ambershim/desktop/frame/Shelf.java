@@ -14,6 +14,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 
 /**
  * The shelf at the foot of every stage: the last message, work under way, and whether all is safe.
@@ -74,7 +75,7 @@ final class Shelf extends HBox {
     bar.progressProperty().bind(line.shareProperty());
     bar.setPrefWidth(140);
     Button cancel = new Button("Cancel");
-    cancel.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    cancel.setMinWidth(Region.USE_PREF_SIZE);
     cancel.setId("cancel");
     cancel.setOnAction(e -> line.cancelRunning());
     HBox progress = new HBox(8, name, bar, cancel);

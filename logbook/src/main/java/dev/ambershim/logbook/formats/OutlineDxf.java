@@ -1,6 +1,7 @@
 package dev.ambershim.logbook.formats;
 
 import java.util.List;
+import java.util.Locale;
 import org.locationtech.jts.geom.Coordinate;
 
 /**
@@ -71,7 +72,7 @@ final class OutlineDxf {
   }
 
   private static void pair(StringBuilder out, int code, String value) {
-    out.append(String.format(java.util.Locale.ROOT, "%3d", code)).append("\r\n");
+    out.append(String.format(Locale.ROOT, "%3d", code)).append("\r\n");
     out.append(value).append("\r\n");
   }
 }

@@ -17,6 +17,7 @@ import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -70,8 +71,7 @@ class CopiesTest {
     Copies.thin(folder, today);
     List<LocalDate> left = Copies.of(folder).stream().map(Copies.Copy::day).toList();
     assertThat(left.subList(0, 10))
-        .containsExactlyElementsOf(
-            java.util.stream.IntStream.range(0, 10).mapToObj(today::minusDays).toList());
+        .containsExactlyElementsOf(IntStream.range(0, 10).mapToObj(today::minusDays).toList());
     // Beyond the ten days one a week, for ten weeks.
     assertThat(left.size()).isBetween(19, 21);
     for (int i = 11; i + 1 < left.size(); i++) {

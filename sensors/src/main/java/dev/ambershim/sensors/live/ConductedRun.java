@@ -10,6 +10,7 @@ import dev.ambershim.core.runs.protocol.Status;
 import dev.ambershim.core.runs.protocol.Stop;
 import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
+import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -137,7 +138,7 @@ public final class ConductedRun {
         load.set(status.load());
         watcher.accept(status);
       }
-    } catch (UncheckedIOException | java.io.IOException e) {
+    } catch (UncheckedIOException | IOException e) {
       throw new Problem(
           "record.write",
           Place.file(folder.toString()),

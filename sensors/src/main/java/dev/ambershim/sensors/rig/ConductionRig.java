@@ -11,6 +11,7 @@ import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -126,7 +127,7 @@ public final class ConductionRig implements Source, Load {
     coolant = room + idleWatts() * airResistance;
     solver = new TransientSolver(stack, CELLS, Team.alone(), SolveWatch.NONE);
     means = new double[heat.size()];
-    java.util.Arrays.fill(means, coolant);
+    Arrays.fill(means, coolant);
     // A quarter of an hour at idle, in long steps.
     for (int i = 0; i < 15; i++) {
       remember(solver.step(60, watts(false, 1)));

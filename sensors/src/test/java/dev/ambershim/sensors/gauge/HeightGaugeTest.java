@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.base.Problem;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Random;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -72,8 +75,8 @@ class HeightGaugeTest {
 
   @Test
   void whatHasNoEndOfLineIsDroppedAndRandomBytesAreNoHeights() throws Exception {
-    java.util.Random random = new java.util.Random(11);
-    java.io.ByteArrayOutputStream bytes = new java.io.ByteArrayOutputStream();
+    Random random = new Random(11);
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     byte[] noise = new byte[200_000];
     random.nextBytes(noise);
     for (int i = 0; i < noise.length; i++) {
@@ -81,7 +84,7 @@ class HeightGaugeTest {
       noise[i] = noise[i] == '\n' || noise[i] == '\r' ? 0 : noise[i];
     }
     bytes.writeBytes(noise);
-    bytes.writeBytes("\n+0.781 mm\n+0.782".getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    bytes.writeBytes("\n+0.781 mm\n+0.782".getBytes(StandardCharsets.UTF_8));
     Path line = folder.resolve("noise");
     Files.write(line, bytes.toByteArray());
     BlockingQueue<Double> readings = new LinkedBlockingQueue<>();

@@ -9,6 +9,7 @@ import dev.ambershim.sensors.Source.Sample;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -53,7 +54,7 @@ class GrowingLogTest {
     try (GrowingLog growing = new GrowingLog(log(), false, 50)) {
       Path other = folder.resolve("other.csv");
       Files.writeString(other, Files.readString(file) + "3,63,21\n4,64,21\n");
-      Files.move(other, file, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+      Files.move(other, file, StandardCopyOption.REPLACE_EXISTING);
       assertThatThrownBy(growing::next)
           .isInstanceOf(Problem.class)
           .hasMessageContaining("replaced by another file");

@@ -6,6 +6,7 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.sensors.Source;
@@ -84,7 +85,7 @@ class MachineSourceTest {
               throw new UnsatisfiedLinkError("no native part here");
             });
     assertThat(alone).isSameAs(kernel);
-    Problem none = new Problem("sensors.none", dev.ambershim.core.base.Place.NOWHERE, "-", "-");
+    Problem none = new Problem("sensors.none", Place.NOWHERE, "-", "-");
     Source other =
         MachineSource.of(
             () -> {

@@ -13,6 +13,7 @@ import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.DoubleStream;
 
 /**
  * A situation as a stack for conduction: dies, inner joint, lid, outer joint, cold plate, and above
@@ -116,15 +117,13 @@ public final class BuildStack {
   private static ThicknessMap steps(double thinnest, Chip chip, List<Patch> dies) {
     double[] xs =
         dies.stream()
-            .flatMapToDouble(
-                d -> java.util.stream.DoubleStream.of(d.leftMillimetres(), d.rightMillimetres()))
+            .flatMapToDouble(d -> DoubleStream.of(d.leftMillimetres(), d.rightMillimetres()))
             .sorted()
             .distinct()
             .toArray();
     double[] ys =
         dies.stream()
-            .flatMapToDouble(
-                d -> java.util.stream.DoubleStream.of(d.lowMillimetres(), d.highMillimetres()))
+            .flatMapToDouble(d -> DoubleStream.of(d.lowMillimetres(), d.highMillimetres()))
             .sorted()
             .distinct()
             .toArray();

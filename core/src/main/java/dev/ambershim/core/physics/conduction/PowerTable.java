@@ -4,6 +4,7 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -55,7 +56,7 @@ public record PowerTable(double[] seconds, double[][] watts) {
         seconds.add(time);
         watts.add(row);
       }
-    } catch (de.siegmar.fastcsv.reader.CsvParseException | java.io.IOException e) {
+    } catch (de.siegmar.fastcsv.reader.CsvParseException | IOException e) {
       throw new Problem(
           "power.unreadable",
           Place.file(file),

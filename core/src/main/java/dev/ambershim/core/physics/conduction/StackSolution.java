@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.conduction;
 
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -70,7 +71,7 @@ public record StackSolution(
       if (!(at >= edges[0] && at <= edges[edges.length - 1])) {
         return -1;
       }
-      int found = java.util.Arrays.binarySearch(edges, at);
+      int found = Arrays.binarySearch(edges, at);
       return Math.min(edges.length - 2, found >= 0 ? found : -found - 2);
     }
   }

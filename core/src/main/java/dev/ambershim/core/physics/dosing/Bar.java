@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.dosing;
 
+import java.util.Locale;
+
 /**
  * Why a plan must not go on, and what to do about it. Nothing overrides it but the remedy.
  *
@@ -11,7 +13,7 @@ package dev.ambershim.core.physics.dosing;
 public record Bar(String key, String where, String what, String remedy) {
   /** All of it in a line. */
   public String sentence() {
-    return where.substring(0, 1).toUpperCase(java.util.Locale.ROOT)
+    return where.substring(0, 1).toUpperCase(Locale.ROOT)
         + where.substring(1)
         + ": "
         + what

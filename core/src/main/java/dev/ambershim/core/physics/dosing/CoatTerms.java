@@ -4,6 +4,7 @@ import dev.ambershim.core.physics.assembly.Room;
 import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * With what and onto what the metal goes. What is not said stays empty and is taken as usual.
@@ -73,7 +74,7 @@ public record CoatTerms(
   }
 
   /** What lies at a place, as said; empty if nothing was said. */
-  public java.util.Optional<MetalFace> said(MetalPlace place) {
+  public Optional<MetalFace> said(MetalPlace place) {
     return faces.stream().filter(f -> f.place() == place).map(Said::face).findFirst();
   }
 

@@ -1,5 +1,7 @@
 package dev.ambershim.core.physics.fit;
 
+import java.util.List;
+
 /**
  * One top that the plate could touch.
  *
@@ -16,7 +18,7 @@ public record Feature(String name, double xMillimetres, double yMillimetres, Cha
         x,
         y,
         tolerance == 0
-            ? new Chain(height, java.util.List.of())
+            ? new Chain(height, List.of())
             : Chain.of(height, Source.within(name, tolerance)));
   }
 }

@@ -8,6 +8,7 @@ import dev.ambershim.core.base.Working;
 import dev.ambershim.core.physics.dosing.LidSeat;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -74,7 +75,7 @@ public record InnerGap(String die, Chain gap, Kind kind) {
                 + " has no room: the rim would hang "
                 + notation.text(-nominal, Unit.MICROMETRE)
                 + " off the substrate"
-            : lid.substring(0, 1).toUpperCase(java.util.Locale.ROOT)
+            : lid.substring(0, 1).toUpperCase(Locale.ROOT)
                 + lid.substring(1)
                 + " leaves "
                 + notation.text(nominal, Unit.MICROMETRE)

@@ -1,10 +1,13 @@
 package dev.ambershim.core.physics.fit;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.locationtech.jts.algorithm.ConvexHull;
 import org.locationtech.jts.geom.Coordinate;
@@ -150,7 +153,7 @@ public record RestingContact(
   }
 
   private static void twice(List<Feature> features) {
-    java.util.Map<List<Double>, Feature> seen = new java.util.HashMap<>();
+    Map<List<Double>, Feature> seen = new HashMap<>();
     for (Feature f : features) {
       Feature other = seen.putIfAbsent(List.of(f.xMillimetres() + 0.0, f.yMillimetres() + 0.0), f);
       if (other != null && Math.abs(other.height().nominal() - f.height().nominal()) > TOUCH) {
@@ -184,7 +187,7 @@ public record RestingContact(
         "rest.unstable",
         Place.field("load"),
         "The plate is unstable: the load lies "
-            + dev.ambershim.core.base.Notation.METRIC.significant(least)
+            + Notation.METRIC.significant(least)
             + " mm outside the feet, so it tips over "
             + (one.equals(other) ? one : one + " and " + other)
             + ".",

@@ -2,6 +2,7 @@ package dev.ambershim.core.physics.mounting;
 
 import dev.ambershim.core.physics.conduction.Patch;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * How a rigid plate lies on a chip while its screws press unevenly. The plate stands on the tops of
@@ -235,7 +236,7 @@ public record PlateSeat(
         }
       }
       List<Double> forces =
-          java.util.stream.IntStream.range(0, ways.length)
+          IntStream.range(0, ways.length)
               .mapToObj(
                   s ->
                       rate

@@ -9,7 +9,9 @@ import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackRules;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * The finite volumes of a stack: columns that snap to every edge of every layer and heat source,
@@ -245,7 +247,7 @@ final class StackGrid {
     int[] i = xRange(x, p);
     int[] j = yRange(y, p);
     for (int row = j[0]; row < j[1]; row++) {
-      java.util.Arrays.fill(mask, row * x.cells() + i[0], row * x.cells() + i[1], true);
+      Arrays.fill(mask, row * x.cells() + i[0], row * x.cells() + i[1], true);
     }
   }
 
@@ -401,7 +403,7 @@ final class StackGrid {
         "stack.floating",
         Place.field("layer \"" + layer.name() + "\""),
         String.format(
-            java.util.Locale.ROOT,
+            Locale.ROOT,
             "It floats free near %.2f, %.2f mm: from there no layer leads to the cooled top.",
             xMillimetres,
             yMillimetres),

@@ -3,6 +3,7 @@ package dev.ambershim.core.physics.surface;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.DoubleStream;
 
 /**
  * A place whose height does not go with those around it: more than six robust standard deviations
@@ -97,7 +98,7 @@ public record Outlier(ProbedPoint point, double micrometres) {
     return mz + b * (points.get(i).xMillimetres() - mx) + c * (points.get(i).yMillimetres() - my);
   }
 
-  private static double median(java.util.stream.DoubleStream values) {
+  private static double median(DoubleStream values) {
     double[] sorted = values.sorted().toArray();
     int half = sorted.length / 2;
     return sorted.length % 2 == 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;

@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.surface;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import java.util.List;
@@ -110,6 +111,6 @@ final class ProbeRules {
   }
 
   static String text(double value) {
-    return dev.ambershim.core.base.Notation.METRIC.significant(value);
+    return Notation.METRIC.significant(value);
   }
 }

@@ -1,40 +1,20 @@
 package dev.ambershim.core.runs.judging;
 
 import dev.ambershim.core.runs.reading.Disbelieved;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
 /**
- * One run's settled part in figures. A figure that the log cannot give is not a number.
+ * One run, judged.
  *
  * @param fileName the log
  * @param loadFromSeconds start of the load
  * @param loadToSeconds end of the load
- * @param settledFromSeconds start of the settled part
- * @param settledToSeconds its end
- * @param settledSamples samples in it that count
+ * @param settled its settled part; without samples where it has none
  * @param unfit why the run cannot be judged, in words, or empty
- * @param meanCoreCelsius mean over cores of the settled part
- * @param hottestCoreCelsius mean of the hottest core
- * @param spreadKelvin hottest less coolest core
- * @param packageCelsius package temperature
- * @param coreCelsius each core's mean
- * @param roomCelsius room air
- * @param roomTyped whether that was typed by a person and not logged
- * @param riseKelvin mean over cores less room
- * @param powerWatts chip power
- * @param clockMegahertz mean clock
- * @param conditions what else should be equal in runs that are compared
- * @param resistanceKelvinPerWatt rise by power
- * @param figures mean and standard error of each figure that the log gives; temperatures are rises
- *     over room air, or temperatures where there is no room
- * @param coreFigures the same for each core
- * @param doubts what the run leaves open beyond its own noise
  * @param throttledSeconds time under load left out as throttled
  * @param throttledSamples samples under load left out as throttled
- * @param throttledInSettled share of the settled part that was throttled, 0 to 1
  * @param leftOut names of cores that do not count
  * @param disbelieved readings that were taken out because they cannot be
  * @param remarks what a person should know of this run, a sentence each
@@ -43,28 +23,10 @@ public record RunAnalysis(
     String fileName,
     double loadFromSeconds,
     double loadToSeconds,
-    double settledFromSeconds,
-    double settledToSeconds,
-    int settledSamples,
+    Settled settled,
     Optional<String> unfit,
-    double meanCoreCelsius,
-    double hottestCoreCelsius,
-    double spreadKelvin,
-    double packageCelsius,
-    List<Double> coreCelsius,
-    double roomCelsius,
-    boolean roomTyped,
-    double riseKelvin,
-    double powerWatts,
-    double clockMegahertz,
-    Conditions conditions,
-    double resistanceKelvinPerWatt,
-    Map<Figure, BatchMeans> figures,
-    List<BatchMeans> coreFigures,
-    RunDoubts doubts,
     double throttledSeconds,
     int throttledSamples,
-    double throttledInSettled,
     List<String> leftOut,
     List<Disbelieved> disbelieved,
     List<String> remarks) {
@@ -87,22 +49,119 @@ public record RunAnalysis(
 
   /** Copies its collections. */
   public RunAnalysis {
-    figures = Map.copyOf(figures);
-    coreFigures = List.copyOf(coreFigures);
-    coreCelsius = List.copyOf(coreCelsius);
     leftOut = List.copyOf(leftOut);
     disbelieved = List.copyOf(disbelieved);
     remarks = List.copyOf(remarks);
   }
 
+  /** Start of the settled part, s. */
+  public double settledFromSeconds() {
+    return settled.fromSeconds();
+  }
+
+  /** End of the settled part, s. */
+  public double settledToSeconds() {
+    return settled.toSeconds();
+  }
+
+  /** Length of the settled part, s. */
+  public double plateauSeconds() {
+    return settledToSeconds() - settledFromSeconds();
+  }
+
+  /** Samples of the settled part that count. */
+  public int settledSamples() {
+    return settled.samples();
+  }
+
+  /** Mean over the cores, °C. */
+  public double meanCoreCelsius() {
+    return settled.cores().meanCelsius();
+  }
+
+  /** The hottest core, °C. */
+  public double hottestCoreCelsius() {
+    return settled.cores().hottestCelsius();
+  }
+
+  /** Hottest less coolest core, K. */
+  public double spreadKelvin() {
+    return settled.cores().spreadKelvin();
+  }
+
+  /** The package, °C. */
+  public double packageCelsius() {
+    return settled.cores().packageCelsius();
+  }
+
+  /** Each core that counts, °C. */
+  public List<Double> coreCelsius() {
+    return settled.cores().eachCelsius();
+  }
+
+  /** Room air, °C. */
+  public double roomCelsius() {
+    return settled.roomCelsius();
+  }
+
+  /** Whether the room was typed by a person and not logged. */
+  public boolean roomTyped() {
+    return settled.roomTyped();
+  }
+
   /** Whether the run has a room temperature to rise from. */
   public boolean hasRoom() {
-    return !Double.isNaN(roomCelsius);
+    return !Double.isNaN(roomCelsius());
+  }
+
+  /** Mean over the cores less the room, K. */
+  public double riseKelvin() {
+    return settled.riseKelvin();
+  }
+
+  /** Chip power, W. */
+  public double powerWatts() {
+    return settled.powerWatts();
+  }
+
+  /** Rise by power, K/W. */
+  public double resistanceKelvinPerWatt() {
+    return powerWatts() > 0 ? riseKelvin() / powerWatts() : Double.NaN;
+  }
+
+  /** Mean clock, MHz. */
+  public double clockMegahertz() {
+    return settled.clockMegahertz();
+  }
+
+  /** What else should be equal in runs that are compared. */
+  public Conditions conditions() {
+    return settled.conditions();
+  }
+
+  /** Mean and standard error of each figure that the log gives. */
+  public Map<Figure, BatchMeans> figures() {
+    return settled.figures();
+  }
+
+  /** The same for each core. */
+  public List<BatchMeans> coreFigures() {
+    return settled.coreFigures();
+  }
+
+  /** What the run leaves open beyond its own noise. */
+  public RunDoubts doubts() {
+    return settled.doubts();
+  }
+
+  /** Share of the settled part that was throttled, 0 to 1. */
+  public double throttledInSettled() {
+    return settled.throttledShare();
   }
 
   /** Mean and error of the rise, or of the temperature where there is no room. */
   public Optional<BatchMeans> error() {
-    return Optional.ofNullable(figures.get(Figure.RISE));
+    return Optional.ofNullable(figures().get(Figure.RISE));
   }
 
   /**
@@ -110,46 +169,24 @@ public record RunAnalysis(
    * temperature; null if the log does not give it.
    */
   BatchMeans figure(Figure figure, boolean rooms) {
-    return less(figures.get(figure), rooms || !over(figure));
+    return less(figures().get(figure), rooms || !over(figure));
   }
 
   /** The same for a core. */
   BatchMeans core(int core, boolean rooms) {
-    return less(coreFigures.get(core), rooms);
+    return less(coreFigures().get(core), rooms);
   }
 
   /** The same run with all its rises times a factor; the resistance stays. */
   RunAnalysis scaled(double factor) {
-    Map<Figure, BatchMeans> scaled = new EnumMap<>(Figure.class);
-    figures.forEach(
-        (figure, value) ->
-            scaled.put(figure, figure == Figure.RESISTANCE ? value : value.times(factor)));
     return new RunAnalysis(
         fileName,
         loadFromSeconds,
         loadToSeconds,
-        settledFromSeconds,
-        settledToSeconds,
-        settledSamples,
+        settled.scaled(factor),
         unfit,
-        meanCoreCelsius,
-        hottestCoreCelsius,
-        spreadKelvin,
-        packageCelsius,
-        coreCelsius,
-        roomCelsius,
-        roomTyped,
-        riseKelvin,
-        powerWatts,
-        clockMegahertz,
-        conditions,
-        resistanceKelvinPerWatt,
-        scaled,
-        coreFigures.stream().map(c -> c.times(factor)).toList(),
-        doubts,
         throttledSeconds,
         throttledSamples,
-        throttledInSettled,
         leftOut,
         disbelieved,
         remarks);
@@ -160,11 +197,6 @@ public record RunAnalysis(
   }
 
   private BatchMeans less(BatchMeans figure, boolean asItIs) {
-    return figure == null || asItIs || !hasRoom() ? figure : figure.plus(roomCelsius);
-  }
-
-  /** Length of the settled part, s. */
-  public double plateauSeconds() {
-    return settledToSeconds - settledFromSeconds;
+    return figure == null || asItIs || !hasRoom() ? figure : figure.plus(roomCelsius());
   }
 }

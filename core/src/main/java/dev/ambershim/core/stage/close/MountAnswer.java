@@ -22,6 +22,7 @@ import dev.ambershim.core.physics.mounting.PasteWedge;
 import dev.ambershim.core.physics.mounting.PlateSeat;
 import dev.ambershim.core.physics.mounting.ScrewForce;
 import dev.ambershim.core.physics.mounting.Tightening;
+import dev.ambershim.core.physics.surface.Face;
 import dev.ambershim.core.physics.surface.JointCost;
 import dev.ambershim.core.stage.coat.PasteQuestion;
 import dev.ambershim.core.stage.lap.LappingQuestion;
@@ -293,7 +294,7 @@ public record MountAnswer(
   }
 
   private static ThicknessMap plane(Job job, double middle, double xSlope, double ySlope) {
-    Patch box = LappingQuestion.outline(job, dev.ambershim.core.physics.surface.Face.LID_TOP);
+    Patch box = LappingQuestion.outline(job, Face.LID_TOP);
     double[] xs = new double[PLACES];
     double[] ys = new double[PLACES];
     double[][] thick = new double[PLACES][PLACES];

@@ -14,6 +14,7 @@ import dev.ambershim.core.physics.surface.Polynomial;
 import dev.ambershim.core.physics.surface.ProbedPoint;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** What a face report says in a sentence, with its working. */
@@ -32,7 +33,7 @@ public final class FaceFinding {
     Flatness flat = report.flatness();
     StringBuilder words = new StringBuilder();
     words
-        .append(face.substring(0, 1).toUpperCase(java.util.Locale.ROOT))
+        .append(face.substring(0, 1).toUpperCase(Locale.ROOT))
         .append(face.substring(1))
         .append(": flat to ")
         .append(notation.text(flat.zoneMicrometres(), Unit.MICROMETRE));

@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.measure;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Cooler;
 import dev.ambershim.core.physics.fit.Budget;
@@ -18,6 +19,7 @@ import dev.ambershim.core.physics.fit.TopKind;
 import dev.ambershim.core.physics.fit.TouchChances;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
@@ -112,7 +114,7 @@ public record FitAnswer(
         continue;
       }
       Chain height = budget.chain(top.name(), top.height());
-      String words = notation.editable(height.nominal(), dev.ambershim.core.base.Unit.MILLIMETRE);
+      String words = notation.editable(height.nominal(), Unit.MILLIMETRE);
       if (top.overBoard()) {
         height = height.minus(level.orElseThrow());
         words += " − " + text(level.orElseThrow(), notation) + " to the substrate";
@@ -159,7 +161,7 @@ public record FitAnswer(
   }
 
   private static String text(Chain chain, Notation notation) {
-    return notation.editable(chain.nominal(), dev.ambershim.core.base.Unit.MILLIMETRE);
+    return notation.editable(chain.nominal(), Unit.MILLIMETRE);
   }
 
   /** Corners of a top as far as the plate lies over them. */
@@ -206,7 +208,7 @@ public record FitAnswer(
                 die.top().name(), r.top().name(), r.top().kind(), die.height().minus(r.height())));
       }
     }
-    all.sort(java.util.Comparator.comparingDouble(p -> p.over().nominal()));
+    all.sort(Comparator.comparingDouble(p -> p.over().nominal()));
     return all;
   }
 

@@ -12,6 +12,7 @@ import dev.ambershim.core.stage.measure.FitAnswer.Proud;
 import dev.ambershim.core.stage.measure.FitAnswer.Row;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** What a fit says in words: what touches first, how sure that is, and what to do about it. */
@@ -196,7 +197,7 @@ public final class FitWords {
       if (!more.isEmpty() && fit.dieFirst() > SURE) {
         notes.add(
             "To be surer still: "
-                + more.substring(0, 1).toLowerCase(java.util.Locale.ROOT)
+                + more.substring(0, 1).toLowerCase(Locale.ROOT)
                 + more.substring(1));
       }
     }

@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.weigh;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.build.Response;
+import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.stage.weigh.Calibration.Datum;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -106,8 +107,7 @@ public record FurtherReading(String what, double sigmaKelvin) {
 
   /** Fresh paste outside and the same load again: the outer joint is another, all else the same. */
   private static Candidate repaste(Response now, Unknowns unknowns, double watts, double sigma) {
-    double own =
-        PriorTable.joint(dev.ambershim.core.physics.material.Filling.PASTE).sigmaOfLogarithm();
+    double own = PriorTable.joint(Filling.PASTE).sigmaOfLogarithm();
     double step = 1e-3;
     double[] up = {0, step, 0, 0};
     double[] down = {0, -step, 0, 0};

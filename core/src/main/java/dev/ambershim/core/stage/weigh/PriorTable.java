@@ -7,6 +7,7 @@ import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.runs.judging.Judging;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Everything that a forecast believes before a reading, in one table. A joint's likely resistance
@@ -172,7 +173,7 @@ public final class PriorTable {
   /** A joint's whole resistance against bond line by conductivity. */
   static Prior joint(Filling filling) {
     return new Prior(
-        "joint." + filling.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+        "joint." + filling.name().toLowerCase(Locale.ROOT).replace('_', '-'),
         "joint of " + filling.words(),
         1,
         filling.lowFactor(),
@@ -184,7 +185,7 @@ public final class PriorTable {
   /** A cooler's resistance to the room. */
   static Prior cooler(CoolerClass kind) {
     return new Prior(
-        "cooler." + kind.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'),
+        "cooler." + kind.name().toLowerCase(Locale.ROOT).replace('_', '-'),
         "resistance to the room, " + kind.words(),
         1,
         kind.lowFactor(),

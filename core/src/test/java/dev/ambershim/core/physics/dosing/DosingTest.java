@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Die;
+import dev.ambershim.core.physics.assembly.Lid;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.conduction.Patch;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -186,7 +189,7 @@ class DosingTest {
   }
 
   private static String capital(String word) {
-    return word.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + word.substring(1);
+    return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
   }
 
   @Test
@@ -270,7 +273,7 @@ class DosingTest {
 
   private static Chip withDie(int index, double height, double cavity) {
     Chip c = chip();
-    List<Die> dies = new java.util.ArrayList<>(c.dies());
+    List<Die> dies = new ArrayList<>(c.dies());
     Die d = dies.get(index);
     dies.set(
         index,
@@ -291,7 +294,7 @@ class DosingTest {
         c.substrateMillimetres(),
         c.cores(),
         dies,
-        new dev.ambershim.core.physics.assembly.Lid(
+        new Lid(
             l.widthMillimetres(),
             l.depthMillimetres(),
             l.thicknessMillimetres(),

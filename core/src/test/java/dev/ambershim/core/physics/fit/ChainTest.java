@@ -3,12 +3,13 @@ package dev.ambershim.core.physics.fit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Budgets against the worked examples of JCGM 100 and 101. */
 class ChainTest {
   private static Chain sum(double... halfWidths) {
-    Chain all = new Chain(0, java.util.List.of());
+    Chain all = new Chain(0, List.of());
     for (int i = 0; i < halfWidths.length; i++) {
       all = all.plus(Chain.of(0, Source.within("X" + i, halfWidths[i])));
     }
@@ -49,7 +50,7 @@ class ChainTest {
    */
   @Test
   void theEndGaugeOfTheGuide() {
-    Chain all = new Chain(838, java.util.List.of());
+    Chain all = new Chain(838, List.of());
     for (double part : new double[] {25, 9.7, 2.9, 16.6}) {
       all = all.plus(Chain.of(0, new Source("part", 0, part, 0)));
     }

@@ -8,6 +8,7 @@ import dev.ambershim.core.base.Problem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
+import java.util.concurrent.ForkJoinPool;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -188,8 +189,7 @@ class RestingContactTest {
   void chancesDoNotDependOnThreads() {
     List<Feature> tops = scatter(41, 8, 0);
     TouchChances alone = TouchChances.of(tops, 0, 0, 20_000, Runnable::run);
-    TouchChances shared =
-        TouchChances.of(tops, 0, 0, 20_000, java.util.concurrent.ForkJoinPool.commonPool());
+    TouchChances shared = TouchChances.of(tops, 0, 0, 20_000, ForkJoinPool.commonPool());
     assertThat(shared).isEqualTo(alone);
     assertThat(alone.chances().stream().mapToDouble(TouchChances.Chance::touchesFirst).sum())
         .isCloseTo(1, within(1e-9));

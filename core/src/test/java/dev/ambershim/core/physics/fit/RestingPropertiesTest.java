@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import java.util.SplittableRandom;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -167,7 +168,7 @@ class RestingPropertiesTest {
   void chancesAgreeWithDrawingEachPlateAnew() {
     List<Feature> tops = tops(5, 6, 0.15);
     TouchChances chances = TouchChances.of(tops, 2, -3, 60_000, Runnable::run);
-    java.util.Random random = new java.util.Random(12);
+    Random random = new Random(12);
     int draws = 4000;
     int[] first = new int[tops.size()];
     int[] carries = new int[tops.size()];

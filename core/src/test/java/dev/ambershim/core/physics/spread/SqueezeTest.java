@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.List;
+import java.util.Random;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
@@ -263,7 +264,7 @@ class SqueezeTest {
     int d = 9;
     PressureSolver solver = new PressureSolver(w, d);
     PressureSolver.Level l = solver.finest();
-    java.util.Random random = new java.util.Random(5);
+    Random random = new Random(5);
     boolean[] in = new boolean[w * d];
     for (int c = 0; c < in.length; c++) {
       in[c] = random.nextInt(5) > 0;

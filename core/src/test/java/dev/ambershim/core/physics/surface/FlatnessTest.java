@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.stage.measure.FaceFinding;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -274,8 +277,7 @@ class FlatnessTest {
     assertThat(report.outliers()).hasSize(1);
     assertThat(report.outliers().get(0).point()).isEqualTo(points.get(17));
     assertThat(report.points()).hasSize(49);
-    assertThat(FaceFinding.doubts(report, dev.ambershim.core.base.Notation.METRIC).get(0))
-        .contains("above its neighbours");
+    assertThat(FaceFinding.doubts(report, Notation.METRIC).get(0)).contains("above its neighbours");
   }
 
   /** A true face of known flatness, probed with scatter again and again: the interval holds it. */
@@ -327,9 +329,7 @@ class FlatnessTest {
     assertThat(ProbeTable.read("a", ProbeTable.write(plain))).isEqualTo(plain);
     assertThat(ProbeTable.read("a", "x_mm,y_mm,z_um\n1,2,\"3,5\"\n-4,5,6\n")).isEqualTo(plain);
     String table = "x_mm,y_mm,z_um\n1,2,3.5\n-4,5,6\n";
-    for (java.nio.charset.Charset charset :
-        List.of(
-            java.nio.charset.StandardCharsets.UTF_8, java.nio.charset.StandardCharsets.UTF_16)) {
+    for (Charset charset : List.of(StandardCharsets.UTF_8, StandardCharsets.UTF_16)) {
       assertThat(ProbeTable.read("a", ProbeTable.text(table.getBytes(charset)))).isEqualTo(plain);
     }
     assertThatThrownBy(() -> ProbeTable.read("a.csv", "x_mm,y_mm,z_um\n\"0,0,1\n" + "9".repeat(99)))

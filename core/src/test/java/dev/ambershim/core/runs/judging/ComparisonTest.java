@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.stage.baseline.Baseline;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -282,8 +284,8 @@ class ComparisonTest {
   @Test
   void runsOfOneMountDoNotPassForMounts() {
     double[] mounts = {-0.7, 0.7};
-    List<MountedRun> before = new java.util.ArrayList<>();
-    List<MountedRun> after = new java.util.ArrayList<>();
+    List<MountedRun> before = new ArrayList<>();
+    List<MountedRun> after = new ArrayList<>();
     for (int m = 0; m < 2; m++) {
       for (int r = 0; r < 3; r++) {
         before.add(new MountedRun(made(50 + mounts[m]).run("b", 200 + 10 * m + r), m + 1));
@@ -343,12 +345,12 @@ class ComparisonTest {
   /** Made mounts of known scatter: nine in ten intervals or more hold the true change. */
   @Test
   void intervalsHoldTheTruthWithMounts() {
-    java.util.Random random = new java.util.Random(5);
+    Random random = new Random(5);
     int hits = 0;
     int tries = 150;
     for (int k = 0; k < tries; k++) {
-      List<RunAnalysis> before = new java.util.ArrayList<>();
-      List<RunAnalysis> after = new java.util.ArrayList<>();
+      List<RunAnalysis> before = new ArrayList<>();
+      List<RunAnalysis> after = new ArrayList<>();
       for (int m = 0; m < 3; m++) {
         before.add(made(50 + 0.5 * random.nextGaussian()).run("b", 9000 + 10 * k + m));
         after.add(made(45 + 0.5 * random.nextGaussian()).run("a", 20000 + 10 * k + m));

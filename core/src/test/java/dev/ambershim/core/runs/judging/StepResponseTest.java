@@ -8,6 +8,7 @@ import dev.ambershim.core.runs.reading.ReadNotes;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -126,7 +127,7 @@ class StepResponseTest {
   @Test
   void aLogThatBeginsUnderLoadTellsNothing() {
     RunLog log = log(7);
-    double[] t = java.util.Arrays.copyOfRange(log.seconds(), REST, LOAD);
+    double[] t = Arrays.copyOfRange(log.seconds(), REST, LOAD);
     List<Channel> cut =
         log.channels().stream()
             .map(
@@ -136,7 +137,7 @@ class StepResponseTest {
                         c.unit(),
                         c.role(),
                         1,
-                        java.util.Arrays.copyOfRange(c.values(), REST, LOAD)))
+                        Arrays.copyOfRange(c.values(), REST, LOAD)))
             .toList();
     RunLog late = new RunLog("late.csv", t, cut, log.notes());
     assertThat(RunAnalyser.step(late, OptionalDouble.empty())).isEmpty();

@@ -5,6 +5,7 @@ import dev.ambershim.core.runs.reading.ReadNotes;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
@@ -70,7 +71,7 @@ public final class Synthetic {
     channels.add(new Channel("clock", "MHz", Role.CLOCK, 1, clock));
     if (!Double.isNaN(fan)) {
       double[] turns = new double[n];
-      java.util.Arrays.fill(turns, fan);
+      Arrays.fill(turns, fan);
       channels.add(new Channel("fan", "rpm", Role.FAN, 1, turns));
     }
     return new RunLog(name, t, channels, new ReadNotes("made", "none", false, n, 0, 0, List.of()));

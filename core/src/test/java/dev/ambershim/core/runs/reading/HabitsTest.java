@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -133,9 +134,7 @@ class HabitsTest {
       log.append(header.contains("phase") ? t / 2 : t).append(',').append(60 + t % 3);
       log.append(extra > 0 ? "," + t % 2 : "").append('\n');
     }
-    RunLog read =
-        LogReader.read(
-            "plain.csv", log.toString().getBytes(java.nio.charset.StandardCharsets.UTF_8));
+    RunLog read = LogReader.read("plain.csv", log.toString().getBytes(StandardCharsets.UTF_8));
     assertThat(read.size()).isEqualTo(120);
     assertThat(read.channels().get(0).values()[4]).isEqualTo(61);
   }

@@ -10,6 +10,7 @@ import dev.ambershim.core.runs.judging.RunAnalyser;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Collectors;
@@ -405,7 +406,7 @@ class LogReaderTest {
       assertThat(log.channels()).extracting(Channel::name).contains("column 2", "column 4");
       assertThat(log.seconds()[11]).isEqualTo(11);
       assertThat(log.notes().remarks()).anyMatch(r -> r.contains("no header line"));
-      assertThatThrownBy(() -> RunAnalyser.analyse(log, java.util.OptionalDouble.empty()))
+      assertThatThrownBy(() -> RunAnalyser.analyse(log, OptionalDouble.empty()))
           .isInstanceOf(Problem.class)
           .hasMessageContaining("\"column 2\"");
     }

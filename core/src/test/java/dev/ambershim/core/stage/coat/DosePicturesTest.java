@@ -31,6 +31,7 @@ import dev.ambershim.core.stage.close.ClosePicture;
 import dev.ambershim.core.stage.close.LidAnswer;
 import dev.ambershim.core.stage.close.MountAnswer;
 import dev.ambershim.core.stage.close.TurnsPicture;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -150,8 +151,8 @@ class DosePicturesTest {
     assertThat(a.rows()).isEqualTo(40);
     // Dry places are all of one tone; spread, they are hardly left.
     int dry = a.colours()[0];
-    long dryBefore = java.util.Arrays.stream(a.colours()).filter(c -> c == dry).count();
-    long dryAfter = java.util.Arrays.stream(b.colours()).filter(c -> c == dry).count();
+    long dryBefore = Arrays.stream(a.colours()).filter(c -> c == dry).count();
+    long dryAfter = Arrays.stream(b.colours()).filter(c -> c == dry).count();
     assertThat(dryBefore).isGreaterThan(1200);
     assertThat(dryAfter).isLessThan(300);
     double[] frame = SpreadPicture.frame(laid.grid(), 300, 300);

@@ -2,8 +2,12 @@ package dev.ambershim.core.stage.weigh;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.plan.OptionKind;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -69,12 +73,7 @@ class CommonPracticeTest {
       Question q = chip.question;
       var build = q.now().build();
       var dried =
-          new dev.ambershim.core.physics.assembly.Build(
-              true,
-              build.glueMicrometres(),
-              build.inner(),
-              dev.ambershim.core.physics.assembly.Joint.usual(
-                  dev.ambershim.core.physics.material.Filling.DRIED_PASTE));
+          new Build(true, build.glueMicrometres(), build.inner(), Joint.usual(Filling.DRIED_PASTE));
       Question then =
           new Question(
               new Situation(q.now().chip(), q.now().cooler(), dried),
@@ -112,11 +111,7 @@ class CommonPracticeTest {
     // not.
     double[] over = new double[2];
     int i = 0;
-    for (var kind :
-        new dev.ambershim.core.physics.assembly.CoolerClass[] {
-          dev.ambershim.core.physics.assembly.CoolerClass.OWN_LOOP_THICK,
-          dev.ambershim.core.physics.assembly.CoolerClass.OWN_LOOP_THIN
-        }) {
+    for (var kind : new CoolerClass[] {CoolerClass.OWN_LOOP_THICK, CoolerClass.OWN_LOOP_THIN}) {
       Question q = TypicalChips.SMALL_PASTE.question;
       Weighing w =
           Solved.weigh(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.physics.build.Response;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
@@ -44,13 +45,10 @@ class CorePatternTest {
     double uneven = PriorTable.UNEVEN.sigma() * WATTS * now.dieJointKelvinPerWatt() * 0.7;
     double noise = PriorTable.PLATEAU.sigma() / 2;
     double[] geometry = now.coresKelvinPerWatt(logs);
-    double mean = java.util.Arrays.stream(geometry).average().orElseThrow();
+    double mean = Arrays.stream(geometry).average().orElseThrow();
     double spread =
         Math.sqrt(
-            java.util.Arrays.stream(geometry)
-                .map(g -> (g - mean) * (g - mean))
-                .average()
-                .orElseThrow());
+            Arrays.stream(geometry).map(g -> (g - mean) * (g - mean)).average().orElseThrow());
     double layout = PriorTable.LAYOUT.sigma() * WATTS * spread;
     double all = sensor * sensor + share * share + uneven * uneven + layout * layout;
     // Posterior mean of the sum for one normal observation of 7 K.

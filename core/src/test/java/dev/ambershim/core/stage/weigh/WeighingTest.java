@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.assembly.Chip;
 import dev.ambershim.core.physics.assembly.Cooler;
 import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.assembly.Die;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.Lid;
 import dev.ambershim.core.physics.assembly.StartingPoint;
@@ -27,6 +28,7 @@ import dev.ambershim.core.plan.Step;
 import dev.ambershim.core.plan.Terms;
 import dev.ambershim.core.plan.Wish;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
@@ -226,7 +228,7 @@ class WeighingTest {
     OptionKind best =
         w.options().stream()
             .filter(o -> o.option().possible() && o.option().kind().opens())
-            .max(java.util.Comparator.comparingDouble(OptionForecast::netCoins))
+            .max(Comparator.comparingDouble(OptionForecast::netCoins))
             .orElseThrow()
             .option()
             .kind();
@@ -326,9 +328,7 @@ class WeighingTest {
         chip.depthMillimetres(),
         1.2,
         8,
-        List.of(
-            new dev.ambershim.core.physics.assembly.Die(
-                "die", 0, 0, d.widthMillimetres(), d.depthMillimetres(), height, 1)),
+        List.of(new Die("die", 0, 0, d.widthMillimetres(), d.depthMillimetres(), height, 1)),
         chip.lid());
   }
 

@@ -20,6 +20,7 @@ import dev.ambershim.sensors.rig.Fault;
 import dev.ambershim.sensors.rig.RigSetup;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
@@ -260,8 +261,7 @@ public final class ConductSheet {
     // A window that goes takes the load with it; what was recorded stays.
     view.getScene().getWindow().addEventHandler(WindowEvent.WINDOW_HIDDEN, e -> live.stop());
     Path folder = model.traffic().runsFolder();
-    String stem =
-        side.words() + "-" + STAMP.format(LocalDateTime.now(java.time.ZoneId.systemDefault()));
+    String stem = side.words() + "-" + STAMP.format(LocalDateTime.now(ZoneId.systemDefault()));
     List<String> notes = List.of("source: " + origin, "protocol: " + protocol.name());
     live.begin(() -> machine(origin, rig, log), folder, stem, notes, notation());
   }

@@ -19,6 +19,8 @@ import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
@@ -93,11 +95,11 @@ final class LidPanel extends VBox {
     add(figure.label(), both);
   }
 
-  private void add(String words, javafx.scene.Node box) {
+  private void add(String words, Node box) {
     Label label = Labels.line(words);
     grid.add(label, 0, rows);
     grid.add(box, 1, rows);
-    GridPane.setValignment(label, javafx.geometry.VPos.CENTER);
+    GridPane.setValignment(label, VPos.CENTER);
     rows++;
   }
 
