@@ -95,7 +95,7 @@ start_screen() {
   local pipe
   pipe=$(mktemp -u)
   mkfifo "$pipe"
-  Xvfb -displayfd 3 -screen 0 1600x1000x24 -nolisten tcp 3>"$pipe" >/dev/null 2>&1 &
+  Xvfb -displayfd 3 -screen 0 1920x1080x24 -nolisten tcp 3>"$pipe" >/dev/null 2>&1 &
   screen_pid=$!
   local number
   read -r -t 20 number <"$pipe" || { say "the virtual screen did not start."; exit 1; }

@@ -41,7 +41,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
-/** Draws every main view at 1280×800 from the demo. */
+/** Draws every main view from the demo. */
 public final class Screenshots extends Application {
   private static final Queue<Thread> WRITERS = new ConcurrentLinkedQueue<>();
   private static volatile Path folder;
@@ -57,20 +57,26 @@ public final class Screenshots extends Application {
   private final Deque<Shot> shots = new ArrayDeque<>();
   private JobModel model;
   private FrameView shell;
+  private static int width;
+  private static int height;
   private Scene scene;
 
   /**
    * Draws into a folder, and ends.
    *
    * @param target the folder, made if missing
+   * @param windowWidth pixels
+   * @param windowHeight pixels
    */
-  public static void draw(Path target) {
+  public static void draw(Path target, int windowWidth, int windowHeight) {
     try {
       Files.createDirectories(target);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     folder = target;
+    width = windowWidth;
+    height = windowHeight;
     launch(Screenshots.class);
     for (Thread writer : WRITERS) {
       try {
@@ -98,6 +104,8 @@ public final class Screenshots extends Application {
     scene = Window.scene(model, FilePicker.over(stage));
     shell = (FrameView) scene.getRoot();
     Window.show(stage, scene, model);
+    stage.setWidth(width);
+    stage.setHeight(height);
     model.begin(opened);
     String fennel = job("Fennel");
     String sorrel = job("Sorrel");

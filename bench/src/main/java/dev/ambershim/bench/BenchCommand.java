@@ -139,6 +139,8 @@ public final class BenchCommand implements Callable<Integer> {
     node.put("firstAnswerMillisecondsP95", result.firstAnswerMillisecondsP95());
     node.put("wholeMillisecondsP95", result.wholeMillisecondsP95());
     node.put("runsJudgedPerEdit", result.runsJudgedPerEdit());
+    node.put("javaFxThreadBlockedMillisecondsP99", result.blockedMillisecondsP99());
+    node.put("javaFxThreadBlockedMillisecondsMost", result.blockedMillisecondsMost());
     result.byStage().forEach(node.putArray("stages")::add);
     return String.format(
         Locale.ROOT,

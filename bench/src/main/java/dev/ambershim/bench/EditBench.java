@@ -16,6 +16,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -94,12 +95,16 @@ public final class EditBench {
    * @param firstAnswerMillisecondsP95 from Enter to the first line of the typed figure
    * @param wholeMillisecondsP95 from Enter to a window at rest
    * @param runsJudgedPerEdit logs that were judged for an edit that touches none
+   * @param blockedMillisecondsP99 how long a task waited for the JavaFX thread, asked all the time
+   * @param blockedMillisecondsMost the longest such wait
    * @param byStage the two times of each figure, as words
    */
   public record Result(
       double firstAnswerMillisecondsP95,
       double wholeMillisecondsP95,
       double runsJudgedPerEdit,
+      double blockedMillisecondsP99,
+      double blockedMillisecondsMost,
       List<String> byStage) {}
 
   private EditBench() {}
@@ -144,6 +149,8 @@ public final class EditBench {
     List<Double> whole = new ArrayList<>();
     List<String> byStage = new ArrayList<>();
     int judged = onFx(model::runsJudged);
+    List<Double> waits = Collections.synchronizedList(new ArrayList<>());
+    Thread asking = asking(waits);
     int edits = 0;
     for (Typed typed : FIGURES) {
       onFx(
@@ -197,6 +204,7 @@ public final class EditBench {
       first.addAll(firstHere);
       whole.addAll(wholeHere);
     }
+    asking.interrupt();
     double runs = (double) (onFx(model::runsJudged) - judged) / edits;
     onFx(
         () -> {
@@ -204,7 +212,38 @@ public final class EditBench {
           return null;
         });
     Platform.exit();
-    return new Result(p95(first), p95(whole), runs, byStage);
+    double[] blocked = sorted(List.copyOf(waits));
+    return new Result(
+        p95(first),
+        p95(whole),
+        runs,
+        blocked[(int) Math.ceil(0.99 * blocked.length) - 1],
+        blocked[blocked.length - 1],
+        byStage);
+  }
+
+  /** Asks every few milliseconds how long a task waits for the JavaFX thread. */
+  private static Thread asking(List<Double> waits) {
+    Thread thread =
+        new Thread(
+            () -> {
+              while (!Thread.currentThread().isInterrupted()) {
+                CountDownLatch turn = new CountDownLatch(1);
+                long start = System.nanoTime();
+                Platform.runLater(turn::countDown);
+                try {
+                  turn.await();
+                  waits.add((System.nanoTime() - start) / 1e6);
+                  Thread.sleep(4);
+                } catch (InterruptedException e) {
+                  Thread.currentThread().interrupt();
+                }
+              }
+            },
+            "asking");
+    thread.setDaemon(true);
+    thread.start();
+    return thread;
   }
 
   /** Waits until nothing is worked out, and what came of it is drawn. */

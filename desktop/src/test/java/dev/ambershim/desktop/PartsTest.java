@@ -8,9 +8,11 @@ import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.JobHead;
 import dev.ambershim.logbook.store.Logbook;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -61,6 +63,41 @@ class PartsTest extends DesktopTest {
         }
       }
     }
+  }
+
+  @Test
+  void aNarrowWindowShowsAllOfEachStage() {
+    demo();
+    onFx(
+        () -> {
+          stage.setWidth(1024);
+          stage.setHeight(700);
+        });
+    List<String> wide = new ArrayList<>();
+    for (JobHead head : heads) {
+      onFx(() -> model.open(head.id()));
+      worked();
+      for (Stage each : Stage.values()) {
+        if (each == Stage.KEEP) {
+          continue;
+        }
+        go(each);
+        double width = middle().getViewportBounds().getWidth();
+        Parent content = (Parent) middle().getContent();
+        for (Node child : content.getChildrenUnmodifiable()) {
+          double right = child.getLayoutX() + child.getLayoutBounds().getMaxX();
+          if (child.isManaged() && right > width) {
+            wide.add(head.title() + ", " + each + ": " + child + " to " + right + " of " + width);
+          }
+        }
+        Bounds root = stage.getScene().getRoot().getLayoutBounds();
+        Node shelf = node("saved");
+        assertThat(shelf.localToScene(shelf.getBoundsInLocal()).getMaxY())
+            .as("%s: nothing is pushed out of a low window", each)
+            .isLessThanOrEqualTo(root.getMaxY());
+      }
+    }
+    assertThat(wide).isEmpty();
   }
 
   @Test

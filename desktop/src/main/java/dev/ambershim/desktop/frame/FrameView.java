@@ -43,6 +43,9 @@ public final class FrameView extends StackPane implements Desk {
    */
   private static final long AGAIN_NANOS = 900_000_000;
 
+  /** Windows that are less wide are narrow, pixels. */
+  private static final double NARROW = 1180;
+
   private final JobModel model;
   private final FileDialogs files;
   private final Function<FrameView, Map<Stage, Supplier<StageView>>> stages;
@@ -82,6 +85,7 @@ public final class FrameView extends StackPane implements Desk {
     frame.setRight(new SectionPane(model));
     frame.setBottom(new Shelf(model));
     getChildren().add(frame);
+    widthProperty().addListener((o, was, is) -> fit(is.doubleValue()));
     setOnDragOver(this::hanging);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     addEventFilter(KeyEvent.KEY_RELEASED, e -> held = null);
@@ -133,6 +137,18 @@ public final class FrameView extends StackPane implements Desk {
                                 + " it in."));
           }
         });
+  }
+
+  /** In a narrow window the columns beside give way to the middle. */
+  private void fit(double width) {
+    boolean narrow = width < NARROW;
+    if (narrow != getStyleClass().contains("narrow")) {
+      if (narrow) {
+        getStyleClass().add("narrow");
+      } else {
+        getStyleClass().remove("narrow");
+      }
+    }
   }
 
   @Override

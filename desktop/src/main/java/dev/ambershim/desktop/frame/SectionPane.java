@@ -43,7 +43,9 @@ final class SectionPane extends VBox {
   /** Heights of the picture, alone and as one of two. */
   private static final double ALONE = 318;
 
+  private static final double LEAST_ALONE = 240;
   private static final double EACH_OF_TWO = 226;
+  private static final double LEAST_OF_TWO = 178;
 
   private final JobModel model;
 
@@ -119,6 +121,7 @@ final class SectionPane extends VBox {
   private void addEditor() {
     ScrollPane scroll = new ScrollPane(editor);
     scroll.setFitToWidth(true);
+    scroll.setMinHeight(60);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(parts(), scroll);
   }
@@ -243,9 +246,9 @@ final class SectionPane extends VBox {
       node.setManaged(both);
     }
     for (PictureView view : List.of(picture, second)) {
-      double height = both ? EACH_OF_TWO : ALONE;
-      view.setMinHeight(height);
-      view.setPrefHeight(height);
+      // In a low window they give way, so that nothing is pushed out of it.
+      view.setMinHeight(both ? LEAST_OF_TWO : LEAST_ALONE);
+      view.setPrefHeight(both ? EACH_OF_TWO : ALONE);
     }
   }
 

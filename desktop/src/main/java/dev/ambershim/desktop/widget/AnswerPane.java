@@ -8,7 +8,6 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -56,12 +55,11 @@ public final class AnswerPane extends VBox {
   /**
    * Puts the parts of a long stage beside its question.
    *
-   * @return their buttons
+   * @return the question and their buttons
    */
   public Parts parts(List<Parts.Part> parts) {
-    Parts made = new Parts(parts);
-    FlowPane head = new FlowPane(16, 4, getChildren().get(0), made);
-    getChildren().add(0, head);
+    Parts made = new Parts(getChildren().remove(0), parts);
+    getChildren().add(0, made);
     return made;
   }
 

@@ -33,6 +33,8 @@ public final class FieldRow extends VBox {
     box.setDisable(model.readOnly());
     Label name = Labels.line(field.label());
     name.setLabelFor(box);
+    name.setWrapText(true);
+    name.setMinHeight(USE_PREF_SIZE);
     Label unit = Labels.line(notation.symbol(field.unit()), "quiet");
     unit.setMinWidth(62);
     HBox row = new HBox(name, Labels.spring(), box, unit);

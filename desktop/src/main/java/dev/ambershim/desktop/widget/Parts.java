@@ -3,13 +3,15 @@ package dev.ambershim.desktop.widget;
 import java.util.List;
 import java.util.function.Supplier;
 import javafx.geometry.Bounds;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
 
-/** The parts of a long stage as buttons beside its question; each goes to where its part stands. */
+/** A long stage's question with its parts as buttons beside it; each goes to where it stands. */
 public final class Parts extends FlowPane {
   /**
    * A part.
@@ -24,17 +26,15 @@ public final class Parts extends FlowPane {
     }
   }
 
-  /** On one line where the window's middle has room for it. */
-  private static final double WIDTH = 640;
-
   private final List<Part> parts;
 
-  /** Buttons for parts, with Alt and their number as keys. */
-  Parts(List<Part> parts) {
+  /** A question, and buttons for parts with Alt and their number as keys. */
+  Parts(Node question, List<Part> parts) {
     super(5, 4);
     this.parts = List.copyOf(parts);
-    setPrefWrapLength(WIDTH);
-    getChildren().add(Labels.line("Alt +", "hint"));
+    Label keys = Labels.line("Alt +", "hint");
+    keys.setPadding(new Insets(0, 0, 0, 11));
+    getChildren().addAll(question, keys);
     for (int i = 0; i < parts.size(); i++) {
       int number = i + 1;
       Button button = new Button(number + " " + parts.get(i).name());

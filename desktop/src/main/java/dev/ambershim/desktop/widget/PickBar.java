@@ -7,10 +7,10 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 
 /** A few things side by side, of which always one is picked. */
-public final class PickBar<T> extends HBox {
+public final class PickBar<T> extends FlowPane {
   private final Map<T, ToggleButton> buttons = new LinkedHashMap<>();
 
   /**
@@ -22,7 +22,7 @@ public final class PickBar<T> extends HBox {
    */
   public PickBar(
       List<T> things, Function<T, String> words, Function<T, String> id, Consumer<T> picked) {
-    super(6);
+    super(6, 6);
     ToggleGroup group = new ToggleGroup();
     for (T thing : things) {
       ToggleButton button = new ToggleButton(words.apply(thing));

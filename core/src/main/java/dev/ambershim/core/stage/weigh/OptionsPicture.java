@@ -22,6 +22,13 @@ public final class OptionsPicture {
 
   private final Weighing weighing;
   private final Notation notation;
+
+  /** In less room the bars need it more than the spread and the worth of a coin, pixels. */
+  private static final double NARROW = 600;
+
+  /** Columns of figures that are shown. */
+  private final int[] shown;
+
   private final double width;
   private final double height;
   private final Pen pen = new Pen();
@@ -35,9 +42,10 @@ public final class OptionsPicture {
     this.notation = notation;
     this.width = width;
     this.height = height;
+    shown = width < NARROW ? new int[] {1, 2, 3} : new int[] {0, 1, 2, 3, 4};
     double figures = 0;
-    for (double column : COLUMNS) {
-      figures += column;
+    for (int column : shown) {
+      figures += COLUMNS[column];
     }
     right = width - figures - 14;
     double least = -1;
@@ -78,8 +86,9 @@ public final class OptionsPicture {
     }
     double care = weighing.question().careKelvin();
     pen.box(x(-care), HEAD, x(care) - x(-care), bottom - HEAD, Tone.BEFORE_BAND, "");
+    int most = (int) Math.max(2, Math.min(7, (right - left) / 28));
     Ticks ticks =
-        Ticks.between(notation.shown(low, Unit.KELVIN), notation.shown(high, Unit.KELVIN), 7);
+        Ticks.between(notation.shown(low, Unit.KELVIN), notation.shown(high, Unit.KELVIN), most);
     for (int t = 0; t < ticks.count(); t++) {
       double at = x(notation.kept(ticks.at(t), Unit.KELVIN));
       pen.line(at, HEAD, at, bottom, Tone.GRID, 1);
@@ -123,7 +132,7 @@ public final class OptionsPicture {
       notation.symbol(Unit.KELVIN), notation.symbol(Unit.COIN), "+ wait", "%", "all in"
     };
     String worth = notation.symbol(Unit.KELVIN) + " / " + notation.symbol(Unit.COIN);
-    for (int c = 0; c < COLUMNS.length; c++) {
+    for (int c : shown) {
       at += COLUMNS[c];
       pen.words(at, 12, c < HEADS.length ? HEADS[c] : worth, Tone.QUIET, 11, Anchor.END);
       pen.words(at, HEAD - 5, units[c], Tone.QUIET, 11, Anchor.END);
@@ -169,7 +178,7 @@ public final class OptionsPicture {
       notation.fixed(notation.shown(o.kelvinPerCoin(), Unit.KELVIN), 2)
     };
     double at = right + 10;
-    for (int c = 0; c < COLUMNS.length; c++) {
+    for (int c : shown) {
       at += COLUMNS[c];
       pen.words(at, base, figures[c], Tone.INK, 12, Anchor.END);
     }

@@ -29,6 +29,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -41,7 +42,7 @@ final class MetalPanel extends VBox {
   private final CheckBox upright = new CheckBox("the board stands in its case");
   private final CheckBox both = new CheckBox("both faces are wetted");
   private final List<FigureBox> figures = new ArrayList<>();
-  private final HBox picks = new HBox(10);
+  private final FlowPane picks = new FlowPane(10, 6);
 
   MetalPanel(JobModel model) {
     super(8);
@@ -202,9 +203,10 @@ final class MetalPanel extends VBox {
                   "reason"));
     }
     Job job = model.jobProperty().get();
-    HBox earlier =
-        new HBox(
+    FlowPane earlier =
+        new FlowPane(
             10,
+            6,
             Labels.line("already there"),
             Picks.onDemand(
                 job.coat().earlier() == null ? "nothing" : job.coat().earlier().words(),

@@ -30,6 +30,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -113,8 +114,9 @@ final class PastePanel extends VBox {
     CoatFigures.paste().forEach(figure -> figures.add(new FigureBox(model, figure, 5)));
     FigureBox grams = figures.get(0);
     FigureBox warm = figures.get(1);
-    HBox row =
-        new HBox(6, fixed("amount"), grams, grams.unit(), fixed("   warmth"), warm, warm.unit());
+    FlowPane row =
+        new FlowPane(
+            6, 6, fixed("amount"), grams, grams.unit(), fixed("   warmth"), warm, warm.unit());
     row.setAlignment(Pos.CENTER_LEFT);
     grams.unit().setMinWidth(USE_PREF_SIZE);
     warm.unit().setMinWidth(USE_PREF_SIZE);

@@ -11,16 +11,19 @@ import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
 import java.util.List;
 import javafx.geometry.Pos;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 
 /** What the person wants of the work, and how much of it at least. */
-final class WishBar extends HBox {
+final class WishBar extends FlowPane {
+  /** About what all wishes take in a row, so that what follows stands close by, pixels. */
+  private static final double WIDTH = 370;
+
   private final JobModel shell;
   private final PickBar<Wish> wishes;
   private FigureBox target;
 
   WishBar(JobModel shell) {
-    super(10);
+    super(10, 6);
     this.shell = shell;
     setAlignment(Pos.CENTER_LEFT);
     wishes =
@@ -29,7 +32,7 @@ final class WishBar extends HBox {
             Wish::words,
             w -> "wish-" + w.name(),
             w -> shell.edit("what you want", job -> job.withTerms(job.terms().withWish(w))));
-    wishes.setMinWidth(USE_PREF_SIZE);
+    wishes.setPrefWrapLength(WIDTH);
     getChildren().addAll(Labels.line("You want"), wishes);
     shell.jobProperty().addListener((o, was, is) -> refresh());
     refresh();
