@@ -1,5 +1,7 @@
 package dev.ambershim.core.base;
 
+import org.hipparchus.distribution.continuous.NormalDistribution;
+
 /**
  * A closed interval that holds the true value with a stated probability.
  *
@@ -8,6 +10,8 @@ package dev.ambershim.core.base;
  * @param level probability between 0 and 1, such as 0.95
  */
 public record Interval(double low, double high, double level) {
+  private static final NormalDistribution NORMAL = new NormalDistribution();
+
   /**
    * Checks its ends.
    *
@@ -17,6 +21,16 @@ public record Interval(double low, double high, double level) {
     if (!(low <= high)) {
       throw new IllegalArgumentException("interval ends out of order: " + low + ", " + high);
     }
+  }
+
+  /**
+   * How many standard deviations to either side of its middle hold a share of a normal
+   * distribution.
+   *
+   * @param share between 0 and 1, such as 0.95 for 1.96
+   */
+  public static double normalHalf(double share) {
+    return NORMAL.inverseCumulativeProbability((1 + share) / 2);
   }
 
   /** An interval of half-width {@code half} around {@code centre}. */

@@ -1,5 +1,6 @@
 package dev.ambershim.core.plan;
 
+import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.physics.assembly.Build;
@@ -196,7 +197,7 @@ public record Doses(
     if (measured.isPresent()) {
       gap = measured.get().nominal() * 1000;
       // Nine cases in ten, by the root of the sum of squares.
-      double half = 1.645 * measured.get().standardMillimetres() * 1000;
+      double half = Interval.normalHalf(0.9) * measured.get().standardMillimetres() * 1000;
       low = gap - half;
       high = gap + half;
     }

@@ -121,7 +121,9 @@ final class SectionPane extends VBox {
   private void addEditor() {
     ScrollPane scroll = new ScrollPane(editor);
     scroll.setFitToWidth(true);
+    // What is left is its own; pictures give way only where even this is too much.
     scroll.setMinHeight(60);
+    scroll.setPrefHeight(60);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(parts(), scroll);
   }

@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.dosing;
 
+import dev.ambershim.core.base.Interval;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.SplittableRandom;
@@ -44,7 +45,7 @@ public record MetalDose(
   private static final int DRAWS = 20_000;
 
   /** Nine in ten of a normal spread lie within so many standard deviations. */
-  private static final double NINE_IN_TEN = 1.645;
+  private static final double NINE_IN_TEN = Interval.normalHalf(0.9);
 
   /**
    * Odds of a dose.

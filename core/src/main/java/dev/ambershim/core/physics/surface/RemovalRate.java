@@ -19,14 +19,14 @@ public final class RemovalRate {
   private static final double USUAL = 0.008;
 
   /** A factor of three either way, nine cases in ten. */
-  private static final double PERSON = Math.log(3) / 1.645;
+  private static final double PERSON = Math.log(3) / Interval.normalHalf(0.9);
 
   private static final double PAPER = 0.25;
 
   /** Two micrometer readings of about 1 µm each. */
   private static final double READING = 1.5;
 
-  private static final double NINETY_FIVE = 1.96;
+  private static final double NINETY_FIVE = Interval.normalHalf(0.95);
 
   private final List<Grit> grits = new ArrayList<>();
   private final List<Double> logs = new ArrayList<>();

@@ -1,5 +1,6 @@
 package dev.ambershim.core.runs.judging;
 
+import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.physics.assembly.Room;
@@ -34,7 +35,7 @@ final class EqualLoad {
   /** Share of a correction that is left open: leakage and the pattern shift a little with power. */
   static final double OPEN_SHARE = 0.1;
 
-  private static final double NINETEEN_OF_TWENTY = 1.96;
+  private static final double NINETEEN_OF_TWENTY = Interval.normalHalf(0.95);
 
   private final SideSummary a;
   private final SideSummary b;

@@ -203,7 +203,7 @@ public record MountAnswer(
     MountTerms terms = job.mounting();
     PlateSeat end = cross.end();
     boolean torque = terms.drive() == Drive.TORQUE;
-    double scatter = torque ? 1.96 * ScrewForce.TORQUE_SCATTER : 0.1;
+    double scatter = torque ? Interval.normalHalf(0.95) * ScrewForce.TORQUE_SCATTER : 0.1;
     // Screws that scatter one by one even each other out in their sum.
     double half = end.totalNewtons() * scatter / Math.sqrt(terms.screws());
     int each = (int) Math.ceil(cross.turns().size() / (double) terms.screws());

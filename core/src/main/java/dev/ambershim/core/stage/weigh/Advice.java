@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
@@ -335,7 +336,8 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
         : "; a reading "
             + further.get(0).what()
             + " would narrow the gain to ±"
-            + notation.text(1.2816 * further.get(0).sigmaKelvin(), Unit.KELVIN)
+            + notation.text(
+                Interval.normalHalf(Weighing.LEVEL) * further.get(0).sigmaKelvin(), Unit.KELVIN)
             + ".";
   }
 }

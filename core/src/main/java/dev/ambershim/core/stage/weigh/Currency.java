@@ -7,7 +7,6 @@ import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.plan.Wish;
 import java.util.Optional;
 import java.util.function.DoubleBinaryOperator;
-import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
  * What kelvin are worth in what a person wants. Clock: heat may grow until the chip is as hot as
@@ -22,11 +21,10 @@ final class Currency {
   private static final double ACTIVATION = 0.7;
 
   /** 0.5 to 0.9 eV in nine cases of ten, as the table of priors has its ends. */
-  private static final double ACTIVATION_SIGMA = 0.2 / Prior.Z95;
+  private static final double ACTIVATION_SIGMA = 0.2 / Prior.ENDS;
 
   /** Eight cases of ten lie within so many standard deviations. */
-  private static final double EIGHT_OF_TEN =
-      new NormalDistribution().inverseCumulativeProbability(0.9);
+  private static final double EIGHT_OF_TEN = Interval.normalHalf(Weighing.LEVEL);
 
   private static final double ZERO_CELSIUS = 273.15;
   private static final double BY_FLOW = 1 / 0.6;

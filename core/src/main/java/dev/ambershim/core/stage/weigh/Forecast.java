@@ -23,7 +23,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
  * What the work as it is planned should bring: the same conduction, the same readings and the same
@@ -37,7 +36,6 @@ public record Forecast(Finding change, Optional<Detail> before, Optional<Detail>
   /** A difference is told where chance alone would show it once in twenty times. */
   private static final double FAR = 0.95;
 
-  private static final NormalDistribution NORMAL = new NormalDistribution();
 
   /** Loads as near as this count as one load, as a share. */
   private static final double SAME_LOAD = 0.05;
@@ -198,7 +196,7 @@ public record Forecast(Finding change, Optional<Detail> before, Optional<Detail>
 
   /** Half the width of a two-sided interval of this level in standard deviations. */
   private static double quantile(Interval interval) {
-    return NORMAL.inverseCumulativeProbability((1 + interval.level()) / 2);
+    return Interval.normalHalf(interval.level());
   }
 
   /** Whether it holds for another assessment too: nothing that it was made of changed. */

@@ -1,5 +1,7 @@
 package dev.ambershim.core.stage.weigh;
 
+import dev.ambershim.core.base.Interval;
+
 /**
  * What is believed of a figure before anything was measured: its likely value and the range that
  * holds it in nine cases of ten.
@@ -14,8 +16,8 @@ package dev.ambershim.core.stage.weigh;
  */
 public record Prior(
     String key, String what, double likely, double low, double high, String unit, String source) {
-  /** Standard normal quantile of 0.95. */
-  static final double Z95 = 1.6448536269514722;
+  /** A prior's ends hold nine cases in ten: so many standard deviations to either side. */
+  static final double ENDS = Interval.normalHalf(0.9);
 
   /**
    * Checks its order.
@@ -30,11 +32,11 @@ public record Prior(
 
   /** Standard deviation of the logarithm, for figures that are positive. */
   double sigmaOfLogarithm() {
-    return Math.log(high / low) / (2 * Z95);
+    return Math.log(high / low) / (2 * ENDS);
   }
 
   /** Standard deviation, for figures that may have either sign. */
   double sigma() {
-    return (high - low) / (2 * Z95);
+    return (high - low) / (2 * ENDS);
   }
 }

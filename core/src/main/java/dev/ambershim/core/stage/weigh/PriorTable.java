@@ -84,8 +84,8 @@ public final class PriorTable {
           "reading",
           "a settled rise, from mount to mount",
           0,
-          -Prior.Z95 * Judging.USUAL_REMOUNT_KELVIN,
-          Prior.Z95 * Judging.USUAL_REMOUNT_KELVIN,
+          -Prior.ENDS * Judging.USUAL_REMOUNT_KELVIN,
+          Prior.ENDS * Judging.USUAL_REMOUNT_KELVIN,
           "K",
           PRACTICE);
   static final Prior COOLANT =
