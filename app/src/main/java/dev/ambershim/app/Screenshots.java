@@ -1,6 +1,5 @@
 package dev.ambershim.app;
 
-import dev.ambershim.core.physics.assembly.Part;
 import dev.ambershim.core.plan.Flaw;
 import dev.ambershim.core.plan.Flaw.Face;
 import dev.ambershim.core.plan.Flaw.Kind;
@@ -110,6 +109,7 @@ public final class Screenshots extends Application {
     String fennel = job("Fennel");
     String sorrel = job("Sorrel");
     shots.add(new Shot("weigh", () -> go(Stage.WEIGH)));
+    shots.add(new Shot("weigh-heat", () -> scrollTo("#heat-section")));
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
     shots.add(new Shot("prove-ladder", () -> scrollTo("#prove-ladder-answer")));
@@ -160,14 +160,13 @@ public final class Screenshots extends Application {
     shots.add(new Shot("coat-paste", this::pressPaste, this::pressed));
     shots.add(
         new Shot(
-            "prove-paper",
+            "close-paper",
             () -> {
               model.setTheme(Theme.PAPER);
-              model.partProperty().set(Part.OUTER);
               model.open(fennel);
-              go(Stage.PROVE);
-            }));
-    shots.add(new Shot("close-paper", () -> go(Stage.CLOSE), this::measured));
+              go(Stage.CLOSE);
+            },
+            this::measured));
     shots.add(
         new Shot(
             "conduct",

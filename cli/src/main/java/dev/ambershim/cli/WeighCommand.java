@@ -5,12 +5,15 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.physics.build.Response;
+import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.plan.Terms;
 import dev.ambershim.core.plan.Wish;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.weigh.CurveCheck;
 import dev.ambershim.core.stage.weigh.OptionForecast;
 import dev.ambershim.core.stage.weigh.OwnRecord;
 import dev.ambershim.core.stage.weigh.Question;
@@ -130,12 +133,15 @@ final class WeighCommand implements Callable<Integer> {
             clock / 100,
             room == null ? 0 : room - question.roomCelsius(),
             fan / 100);
+    Map<Situation, Response> solved =
+        Solved.SHARED.of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE);
     Weighing weighing =
-        Weighing.of(
-            question,
-            load,
-            Solved.SHARED.of(Weighing.situations(question, Notation.METRIC), SolveWatch.NONE),
-            Notation.METRIC);
+        new CurveCheck(
+                Weighing.of(question, load, solved, Notation.METRIC),
+                solved,
+                Notation.METRIC,
+                SolveWatch.NONE)
+            .advised();
     if (json) {
       out.println(Json.pretty(WeighJson.of(weighing, missing)));
     } else {

@@ -14,6 +14,7 @@ import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Terms;
 import dev.ambershim.core.stage.weigh.CloseUp;
 import dev.ambershim.core.stage.weigh.HeatPicture;
+import dev.ambershim.core.stage.weigh.HeatSectionPicture;
 import dev.ambershim.core.stage.weigh.OptionsPicture;
 import dev.ambershim.core.stage.weigh.OwnRecord;
 import dev.ambershim.core.stage.weigh.Question;
@@ -119,6 +120,40 @@ class WeighPicturesTest {
     assertThat(brightest(rasters.get(0))).isGreaterThan(brightest(rasters.get(1)));
     assertThat(words(picture)).anyMatch(w -> w.startsWith("now, hottest"));
     assertThat(picture.description()).contains("hottest place");
+  }
+
+  @Test
+  void theSectionIsColouredByTemperatureWithLinesThatAreLabelled() {
+    Detail now = CloseUp.of(weighing, SolveWatch.NONE).now();
+    Detail then =
+        CloseUp.of(weighing, SolveWatch.NONE)
+            .then(weighing.option(OptionKind.BARE_LAPPED).option());
+    Picture picture =
+        HeatSectionPicture.of(
+            now.section().orElseThrow(),
+            then.section().orElseThrow(),
+            "picked",
+            Notation.METRIC,
+            640,
+            190);
+    List<Mark.Raster> rasters =
+        picture.marks().stream()
+            .filter(m -> m instanceof Mark.Raster)
+            .map(m -> (Mark.Raster) m)
+            .toList();
+    // Die, lid and plate now; die and plate without a lid.
+    assertThat(rasters).hasSize(5);
+    assertThat(brightest(rasters.get(0))).isGreaterThan(brightest(rasters.get(2)));
+    assertThat(rasters)
+        .allSatisfy(
+            r -> {
+              assertThat(r.x()).isGreaterThanOrEqualTo(0);
+              assertThat(r.x() + r.width()).isLessThanOrEqualTo(640.01);
+              assertThat(r.y()).isGreaterThanOrEqualTo(0);
+            });
+    assertThat(picture.marks()).anyMatch(m -> m instanceof Mark.Trace);
+    assertThat(words(picture)).anyMatch(w -> w.matches("\\d\\d"));
+    assertThat(words(picture)).anyMatch(w -> w.endsWith("a line every 5 °C"));
   }
 
   private static double brightest(Mark.Raster raster) {

@@ -20,6 +20,7 @@ import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.prove.RungPicture;
 import dev.ambershim.core.stage.weigh.Forecast;
+import dev.ambershim.core.stage.weigh.HeatSectionPicture;
 import dev.ambershim.core.stage.weigh.OptionsPicture;
 import dev.ambershim.core.stage.weigh.Weighing;
 import java.util.ArrayList;
@@ -36,6 +37,7 @@ import java.util.Optional;
  */
 public record Report(String title, List<Block> blocks) {
   private static final double WIDTH = 720;
+  private static final double SECTION_HEIGHT = 220;
 
   /** Copies its list. */
   public Report {
@@ -111,6 +113,7 @@ public record Report(String title, List<Block> blocks) {
                   WIDTH,
                   230),
               "Where the kelvin go, as solved in three dimensions."));
+      section(blocks, forecast.before().get(), forecast.after().get(), notation);
     }
     blocks.add(new Block.Heading("How it was worked out"));
     assessment.comparison().ifPresent(c -> addWorking(blocks, c.finding(), notation));
@@ -127,6 +130,22 @@ public record Report(String title, List<Block> blocks) {
             "Opening a processor ends its warranty and can ruin it. Labels, the maker's instructions"
                 + " and local rules come before anything written here."));
     return new Report(job.title(), blocks);
+  }
+
+  private static void section(List<Block> blocks, Detail before, Detail after, Notation notation) {
+    if (before.section().isPresent() && after.section().isPresent()) {
+      blocks.add(
+          new Block.Figure(
+              HeatSectionPicture.of(
+                  before.section().get(),
+                  after.section().get(),
+                  "after",
+                  notation,
+                  WIDTH,
+                  SECTION_HEIGHT),
+              "Where the heat goes: a cut through the hottest core, with lines of equal"
+                  + " temperature."));
+    }
   }
 
   private static LadderPicture.Column column(Detail detail, String name) {

@@ -10,6 +10,7 @@ import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
+import dev.ambershim.core.physics.conduction.StackSection;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
 import java.util.ArrayList;
 import java.util.List;
@@ -90,6 +91,23 @@ public final class BuildStack {
     double beyond = cooler.beyondKelvinPerWatt() * doubt.cooler() * watts;
     return new StackCase(
         layers, heat, cooler.filmWattsPerSquareMetreKelvin(base), roomCelsius + beyond);
+  }
+
+  /** A section of such a stack with its plate as thick as it is, and not as it was stretched. */
+  static StackSection inTrueHeights(StackSection section, Cooler cooler) {
+    double stretch = Math.sqrt(cooler.along());
+    List<StackSection.Piece> pieces = new ArrayList<>();
+    for (StackSection.Piece piece : section.pieces()) {
+      double[] heights = piece.heightMillimetres().clone();
+      if (piece.layer().equals(Part.PLATE)) {
+        for (int k = 1; k < heights.length; k++) {
+          heights[k] = heights[0] + (heights[k] - heights[0]) / stretch;
+        }
+      }
+      pieces.add(
+          new StackSection.Piece(piece.layer(), piece.xMillimetres(), heights, piece.celsius()));
+    }
+    return new StackSection(section.yMillimetres(), pieces);
   }
 
   private static Patch common(Patch a, Patch b) {

@@ -30,6 +30,11 @@ public final class Response {
 
   private static final int FIGURES = 4;
 
+  /** Places along each solid of a section, and heights in it. */
+  private static final int SECTION_COLUMNS = 73;
+
+  private static final int SECTION_ROWS = 17;
+
   private final Situation situation;
   private final CoreLayout layout;
   private final double[][] correction;
@@ -156,7 +161,35 @@ public final class Response {
         kelvin.steps().stream()
             .map(s -> new Ladder.Step(s.name(), s.kelvinPerWatt() / watts))
             .toList();
-    return new Detail(solved.map(), new Ladder(steps), watts, solved.peakCelsius());
+    int hottest = 0;
+    for (int c = 1; c < layout.cores().size(); c++) {
+      hottest = means[c] > means[hottest] ? c : hottest;
+    }
+    return new Detail(
+        solved.map(),
+        new Ladder(steps),
+        watts,
+        solved.peakCelsius(),
+        live.section(layout.cores().get(hottest).yMillimetres(), SECTION_COLUMNS, SECTION_ROWS)
+            .map(s -> BuildStack.inTrueHeights(s, at.cooler())));
+  }
+
+  /**
+   * The mean over the cores solved for itself at each of some figures, K/W; dearer than a response
+   * gives it, and without its curves.
+   *
+   * @param logs each as a response takes them
+   */
+  public static double[] solvedKelvinPerWatt(Situation at, List<double[]> logs, SolveWatch watch) {
+    CoreLayout layout = CoreLayout.of(at.chip());
+    LiveStack live = LiveStack.forMeans(BuildStack.of(at, Doubt.NONE, layout, 1, 0), ERROR, watch);
+    double[] all = new double[logs.size()];
+    for (int i = 0; i < all.length; i++) {
+      double[] means =
+          live.meansCelsius(BuildStack.of(at, doubt(logs.get(i)), layout, 1, 0), watch);
+      all[i] = Arrays.stream(means).limit(layout.cores().size()).average().orElseThrow();
+    }
+    return all;
   }
 
   /** Cores over the room by the closed-form ladder alone, K/W: right within about a tenth. */

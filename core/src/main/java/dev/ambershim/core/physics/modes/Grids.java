@@ -4,6 +4,7 @@ import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
+import dev.ambershim.core.physics.conduction.StackSection;
 import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.multigrid.Team;
 import java.util.ArrayList;
@@ -207,6 +208,11 @@ final class Grids {
       rise = Math.max(rise, told - finest().stack().coolantCelsius());
     }
     return SAFETY * error + FLOOR * rise;
+  }
+
+  /** A cut through the solids, from the finest grid alone. */
+  StackSection section(double yMillimetres, int columns, int rows) {
+    return new SectionField(finest()).at(yMillimetres, columns, rows);
   }
 
   /** Faces of two grids as one. */

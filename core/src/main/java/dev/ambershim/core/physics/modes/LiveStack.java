@@ -4,11 +4,13 @@ import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackRules;
+import dev.ambershim.core.physics.conduction.StackSection;
 import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.multigrid.LiveCells;
 import dev.ambershim.core.physics.multigrid.Team;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A stack that is solved again and again as figures change. What the change leaves as it was
@@ -164,6 +166,20 @@ public final class LiveStack {
    */
   public List<StackSolution.Layer> layersOver(List<Patch> patches) {
     return cells != null ? cells.layersOver(patches) : grids.layersOver(patches);
+  }
+
+  /**
+   * A cut through the solids of the latest solution, from front to back at one place.
+   *
+   * @param columns places along each solid
+   * @param rows heights in each solid, both faces included
+   * @return empty for a stack that is not made of boxes
+   * @throws IllegalStateException before the first solution
+   */
+  public Optional<StackSection> section(double yMillimetres, int columns, int rows) {
+    return cells != null
+        ? Optional.empty()
+        : Optional.of(grids.section(yMillimetres, columns, rows));
   }
 
   /** Whether a stack can be solved on another's grids. */

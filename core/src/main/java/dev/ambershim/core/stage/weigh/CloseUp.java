@@ -58,6 +58,6 @@ public final class CloseUp {
         .steps()
         .forEach(s -> steps.add(new Ladder.Step(s.name(), s.kelvinPerWatt() * heat)));
     Ladder read = new Ladder(steps);
-    return new Detail(felt.map(), read, watts, felt.peakCelsius());
+    return new Detail(felt.map(), read, watts, felt.peakCelsius(), felt.section());
   }
 }

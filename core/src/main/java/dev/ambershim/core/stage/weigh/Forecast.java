@@ -36,7 +36,6 @@ public record Forecast(Finding change, Optional<Detail> before, Optional<Detail>
   /** A difference is told where chance alone would show it once in twenty times. */
   private static final double FAR = 0.95;
 
-
   /** Loads as near as this count as one load, as a share. */
   private static final double SAME_LOAD = 0.05;
 

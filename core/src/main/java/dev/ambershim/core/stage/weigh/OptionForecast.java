@@ -31,4 +31,21 @@ public record OptionForecast(
     double costCoins,
     double kelvinPerCoin,
     double netCoins,
-    Finding finding) {}
+    Finding finding) {
+  /** The same with another finding. */
+  OptionForecast with(Finding other) {
+    return new OptionForecast(
+        option,
+        gainKelvin,
+        gain,
+        chance,
+        spreadKelvin,
+        spread,
+        ruin,
+        coins,
+        costCoins,
+        kelvinPerCoin,
+        netCoins,
+        other);
+  }
+}

@@ -232,6 +232,25 @@ public record Weighing(
             new Working("shown as not possible", List.of(), "common practice", List.of())));
   }
 
+  /** The same with another advice and other options. */
+  Weighing with(Finding otherAdvice, List<OptionForecast> otherOptions) {
+    return new Weighing(
+        question,
+        whatIf,
+        otherAdvice,
+        reasons,
+        otherOptions,
+        bundles,
+        recommended,
+        spreadNowKelvin,
+        spreadNow,
+        riseNowKelvin,
+        toldApart,
+        further,
+        remainderKelvin,
+        calibration);
+  }
+
   /** The forecast of a kind. */
   public OptionForecast option(OptionKind kind) {
     return options.stream().filter(o -> o.option().kind() == kind).findFirst().orElseThrow();

@@ -10,6 +10,7 @@ import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.weigh.CloseUp;
+import dev.ambershim.core.stage.weigh.CurveCheck;
 import dev.ambershim.core.stage.weigh.Option;
 import dev.ambershim.core.stage.weigh.OptionForecast;
 import dev.ambershim.core.stage.weigh.Question;
@@ -19,6 +20,7 @@ import dev.ambershim.core.stage.weigh.WhatIf;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Preview;
 import dev.ambershim.logbook.report.Solved;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -170,15 +172,52 @@ public final class WeighModel {
     Map<Situation, Response> solved =
         Solved.SHARED.of(Weighing.situations(question, notation), watch);
     Weighing weighing = Weighing.of(question, load, solved, notation, Solved.HELPERS);
-    OptionForecast option = picked(weighing, kind);
+    return detailed(weighing, picked(weighing, kind), watch);
+  }
+
+  /** The two looks have nothing to do with each other. */
+  private static Shown detailed(Weighing weighing, OptionForecast option, SolveWatch watch) {
     CloseUp look = CloseUp.of(weighing, watch);
-    // The two looks have nothing to do with each other.
     List<Optional<Detail>> details =
         SideBySide.all(
             List.<Callable<Optional<Detail>>>of(
                 () -> Optional.of(look.now()), () -> then(look, option)),
             Solved.HELPERS);
     return new Shown(weighing, option, details.get(0).orElseThrow(), details.get(1));
+  }
+
+  /** The working's check follows what is seen, which does not hang on it. */
+  private void check(Shown seen) {
+    int mine = newest.get();
+    Notation notation = shell.notationProperty().get();
+    shell
+        .reckoning()
+        .submit(
+            "",
+            progress ->
+                mine == newest.get()
+                    ? checked(
+                        seen.weighing(),
+                        seen.picked(),
+                        notation,
+                        new SolveWatch(progress, () -> mine != newest.get()))
+                    : null,
+            told -> {
+              if (told != null && shown.get() == seen) {
+                shown.set(new Shown(seen.weighing(), told, seen.now(), seen.then()));
+              }
+            });
+  }
+
+  /** An option whose working says how far its curves are off. */
+  private static OptionForecast checked(
+      Weighing weighing, OptionForecast option, Notation notation, SolveWatch watch) {
+    Set<Situation> two = new LinkedHashSet<>();
+    two.add(weighing.question().now());
+    two.add(option.option().situation());
+    return option.option().possible()
+        ? new CurveCheck(weighing, Solved.SHARED.of(two, watch), notation, watch).of(option)
+        : option;
   }
 
   /** The chip with an option, if it can be done. */
@@ -229,7 +268,11 @@ public final class WeighModel {
   private void show(Shown now) {
     // A report takes only what was solved.
     shell.weighingProperty().set(now.weighing());
+    boolean fresh = now != shown.get();
     look(now);
+    if (fresh) {
+      check(now);
+    }
   }
 
   private void look(Shown now) {

@@ -2,10 +2,13 @@ package dev.ambershim.desktop.stage.weigh;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.physics.build.Detail;
+import dev.ambershim.core.physics.conduction.StackSection;
 import dev.ambershim.core.picture.LadderPicture;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.weigh.HeatPicture;
+import dev.ambershim.core.stage.weigh.HeatSectionPicture;
 import dev.ambershim.core.stage.weigh.OptionForecast;
 import dev.ambershim.core.stage.weigh.OptionsPicture;
 import dev.ambershim.core.stage.weigh.PricePicture;
@@ -37,6 +40,7 @@ public final class WeighView implements StageView {
   private final PictureView price = new PictureView();
   private final PictureView ladder = new PictureView();
   private final PictureView heat = new PictureView();
+  private final PictureView cut = new PictureView();
   private final Button plan = new Button("Plan this  Alt+Enter");
   private final Button again = new Button("Weigh again");
   private final ReadingRows readings;
@@ -56,6 +60,7 @@ public final class WeighView implements StageView {
     size(price, "price", 210);
     size(ladder, "ladder", 196);
     size(heat, "heat", 196);
+    size(cut, "heat-section", 190);
     options.onPick(part -> model.pick(OptionKind.valueOf(part)));
     plan.setId("plan");
     plan.setOnAction(e -> model.plan());
@@ -68,7 +73,7 @@ public final class WeighView implements StageView {
     HBox.setHgrow(heat, Priority.ALWAYS);
     VBox choices = panel(options);
     VBox frontier = panel(price);
-    VBox shape = panel(pair, new LoadSliders(shell, model));
+    VBox shape = panel(pair, cut, new LoadSliders(shell, model));
     VBox detail = panel(picked, plan);
     VBox known = panel(readings);
     parts =
@@ -126,6 +131,7 @@ public final class WeighView implements StageView {
     // Pictures of the option before would be taken for this one's.
     ladder.setVisible(now.then().isPresent());
     heat.setVisible(now.then().isPresent());
+    cut.setVisible(now.then().isPresent());
     now.then()
         .ifPresent(
             then -> {
@@ -140,8 +146,20 @@ public final class WeighView implements StageView {
                   dark);
               heat.show((w, h) -> HeatPicture.of(now.now(), then, "picked", notation, w, h), dark);
               heat.setAccessibleHelp(name);
+              cut(now.now(), then, notation, dark);
             });
     readings.show(now.weighing().question().readings());
+  }
+
+  private void cut(Detail now, Detail then, Notation notation, boolean dark) {
+    boolean both = now.section().isPresent() && then.section().isPresent();
+    cut.setVisible(both);
+    cut.setManaged(both);
+    if (both) {
+      StackSection first = now.section().get();
+      StackSection second = then.section().get();
+      cut.show((w, h) -> HeatSectionPicture.of(first, second, "picked", notation, w, h), dark);
+    }
   }
 
   private static List<String> reasons(Shown now, Notation notation) {

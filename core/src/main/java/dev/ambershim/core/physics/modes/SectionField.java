@@ -1,0 +1,108 @@
+package dev.ambershim.core.physics.modes;
+
+import dev.ambershim.core.physics.conduction.StackLayer;
+import dev.ambershim.core.physics.conduction.StackSection;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The field inside the boxes. Between its faces each mode is known in closed form: with μ² the
+ * mode's eigenvalue, a at the lower and b at the upper face of a slab of thickness t, it is (a·sinh
+ * μ(t−z) + b·sinh μz) / sinh μt at the height z (Carslaw &amp; Jaeger, 3.3).
+ */
+final class SectionField {
+  /** Below this μ times thickness a mode goes straight from face to face. */
+  private static final double EVEN = 1e-6;
+
+  private final BoxField field;
+
+  SectionField(BoxField field) {
+    this.field = field;
+  }
+
+  /**
+   * Cuts all solids.
+   *
+   * @param yMillimetres where
+   * @param columns places along each solid
+   * @param rows heights in each solid, both faces included
+   */
+  StackSection at(double yMillimetres, int columns, int rows) {
+    List<StackSection.Piece> pieces = new ArrayList<>();
+    Boxes boxes = field.boxes();
+    double y = yMillimetres * 1e-3;
+    for (int b = 0; b < boxes.boxes.size(); b++) {
+      Box box = boxes.boxes.get(b);
+      if (box.y().low() <= y && y <= box.y().low() + box.y().length()) {
+        pieces.add(piece(b, box, y, columns, rows));
+      }
+    }
+    return new StackSection(yMillimetres, pieces);
+  }
+
+  private StackSection.Piece piece(int b, Box box, double y, int columns, int rows) {
+    StackLayer layer = field.stack().layers().get(box.layer());
+    double thickness = layer.thicknessMicrometres() * 1e-6;
+    double[] across = box.y().means(y, y);
+    double[][] along = new double[columns][];
+    double[] x = new double[columns];
+    for (int i = 0; i < columns; i++) {
+      double place = box.x().low() + box.x().length() * i / (columns - 1.0);
+      x[i] = place * 1e3;
+      along[i] = box.x().means(place, place);
+    }
+    double[] height = new double[rows];
+    double[][] celsius = new double[columns][rows];
+    double under = under(box.layer());
+    for (int k = 0; k < rows; k++) {
+      double z = thickness * k / (rows - 1.0);
+      height[k] = (under + z) * 1e3;
+      double[] modes = modes(b, box, across, z, thickness);
+      for (int i = 0; i < columns; i++) {
+        double rise = field.rises().level()[b];
+        for (int p = 0; p < modes.length; p++) {
+          rise += along[i][p] * modes[p];
+        }
+        Kirchhoff law = field.rises().laws()[b];
+        celsius[i][k] = field.stack().coolantCelsius() + (law == null ? rise : law.back(rise));
+      }
+    }
+    return new StackSection.Piece(layer.name(), x, height, celsius);
+  }
+
+  /** Sums over the modes along y at a height, by the modes along x. */
+  private double[] modes(int b, Box box, double[] across, double z, double thickness) {
+    double[] squareX = box.x().eigenvalues();
+    double[] squareY = box.y().eigenvalues();
+    double[][] low = field.rises().low()[b];
+    double[][] top = field.rises().top()[b];
+    double[] sum = new double[squareX.length];
+    for (int p = 0; p < sum.length; p++) {
+      for (int q = 0; q < squareY.length; q++) {
+        double mu = Math.sqrt(squareX[p] + squareY[q]);
+        sum[p] += across[q] * between(low[p][q], top[p][q], mu, z, thickness);
+      }
+    }
+    return sum;
+  }
+
+  /** A mode between the faces, by falling exponentials, as the hyperbolic sines grow too large. */
+  private static double between(double low, double top, double mu, double z, double thickness) {
+    if (mu * thickness < EVEN) {
+      return low + (top - low) * z / thickness;
+    }
+    double whole = 1 - Math.exp(-2 * mu * thickness);
+    double fromLow = Math.exp(-mu * z) * (1 - Math.exp(-2 * mu * (thickness - z)));
+    double fromTop = Math.exp(-mu * (thickness - z)) * (1 - Math.exp(-2 * mu * z));
+    return (low * fromLow + top * fromTop) / whole;
+  }
+
+  /** Height of a layer's underside above that of the lowest solid, m. */
+  private double under(int layer) {
+    double sum = 0;
+    for (int l = field.boxes().lowest; l < layer; l++) {
+      sum += field.stack().layers().get(l).thicknessMicrometres() * 1e-6;
+    }
+    return sum;
+  }
+}
