@@ -63,6 +63,9 @@ public final class WeighModel {
   /** The job that is on screen. */
   private String shownFor = "";
 
+  /** Counts what was shown, so that a check knows whether it is still that. */
+  private int looks;
+
   private boolean stale = true;
   private boolean solving = true;
 
@@ -88,7 +91,7 @@ public final class WeighModel {
             (o, was, is) -> {
               following = is == Stage.WEIGH;
               if (following && shown.get() != null && !stale) {
-                show(shown.get());
+                look(shown.get());
               }
               catchUp();
             });
@@ -189,6 +192,7 @@ public final class WeighModel {
   /** The working's check follows what is seen, which does not hang on it. */
   private void check(Shown seen) {
     int mine = newest.get();
+    int look = looks;
     Notation notation = shell.notationProperty().get();
     shell
         .reckoning()
@@ -203,7 +207,7 @@ public final class WeighModel {
                         new SolveWatch(progress, () -> mine != newest.get()))
                     : null,
             told -> {
-              if (told != null && shown.get() == seen) {
+              if (told != null && look == looks) {
                 shown.set(new Shown(seen.weighing(), told, seen.now(), seen.then()));
               }
             });
@@ -268,15 +272,13 @@ public final class WeighModel {
   private void show(Shown now) {
     // A report takes only what was solved.
     shell.weighingProperty().set(now.weighing());
-    boolean fresh = now != shown.get();
     look(now);
-    if (fresh) {
-      check(now);
-    }
+    check(now);
   }
 
   private void look(Shown now) {
     shownFor = jobId;
+    looks++;
     shown.set(now);
     shell.told();
     if (following) {
