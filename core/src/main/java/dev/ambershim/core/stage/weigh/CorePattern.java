@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.weigh;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.material.Filling;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +21,12 @@ import org.hipparchus.linear.RealMatrix;
  * (normal prior, normal errors: Gelman et al., <i>Bayesian Data Analysis</i>, 3.5); readings at
  * several loads tell the sensor from the others. So where cores are more alike than the layout has
  * them, the layout is doubted first, and not an uneven joint that happens to hide it.
+ *
+ * <p>How large each of the four is differs from chip to chip: one has sensors that agree within a
+ * kelvin, another a joint that is even all over. So each has a scale of its own about its prior,
+ * and cores that are alike speak for small scales, not for large ones that cancel by chance (Gelman
+ * et al., chapter 5). The scales lie on a grid, each set weighted by how well it foretells what was
+ * seen.
  */
 public final class CorePattern {
   /** Heat spreads sideways on its way, so that a thin spot counts less than fully. */
@@ -30,26 +37,42 @@ public final class CorePattern {
 
   private static final int KINDS = 4;
 
+  /** Scales of a kind, equally likely; in the root mean square about one. */
+  private static final double[] SCALES = {0.25, 0.5, 1, 1.6};
+
+  private static final double LEAST_WEIGHT = 1e-4;
+
   private final Response now;
   private final double joint;
   private final double heat;
   private final double[] geometry;
   private final double[][] mean;
-  private final RealMatrix root;
+  private final List<Split> splits;
+
+  /**
+   * What patterns show under one set of scales.
+   *
+   * @param weight its probability
+   * @param mean of each core's four
+   * @param root Cholesky's root of their covariance, equal for all cores
+   */
+  private record Split(double weight, double[][] mean, RealMatrix root) {}
 
   private CorePattern(
-      Response now,
-      double[] geometry,
-      double joint,
-      double heat,
-      double[][] mean,
-      RealMatrix covariance) {
+      Response now, double[] geometry, double joint, double heat, List<Split> splits) {
     this.geometry = geometry;
     this.now = now;
     this.joint = joint;
     this.heat = heat;
-    this.mean = mean;
-    this.root = new CholeskyDecomposition(covariance, 1e-10, 1e-14).getL();
+    this.splits = splits;
+    mean = new double[now.cores()][KINDS];
+    for (Split split : splits) {
+      for (int c = 0; c < mean.length; c++) {
+        for (int k = 0; k < KINDS; k++) {
+          mean[c][k] += split.weight() * split.mean()[c][k];
+        }
+      }
+    }
   }
 
   /**
@@ -62,18 +85,9 @@ public final class CorePattern {
   static CorePattern of(Response now, List<Question.Pattern> patterns, double[] logs, double heat) {
     int cores = now.cores();
     double noise = PriorTable.PLATEAU.sigma() / 2;
-    RealMatrix normal = new Array2DRowRealMatrix(KINDS, KINDS);
-    double[] prior = {
-      PriorTable.CORE_SENSOR.sigma(),
-      PriorTable.CORE_SHARE.sigma(),
-      PriorTable.uneven(onDies(now)).sigma(),
-      PriorTable.LAYOUT.sigma()
-    };
-    for (int k = 0; k < KINDS; k++) {
-      normal.setEntry(k, k, 1 / (prior[k] * prior[k]));
-    }
     double[] geometry = apart(now.coresKelvinPerWatt(logs));
     double joint = logs[now.situation().build().lidOn() ? 0 : 1];
+    double[][] squares = new double[KINDS][KINDS];
     double[][] right = new double[cores][KINDS];
     for (Question.Pattern p : patterns) {
       if (p.celsius().size() != cores) {
@@ -84,19 +98,66 @@ public final class CorePattern {
       double[] seen = apart(p.celsius().stream().mapToDouble(Double::doubleValue).toArray());
       for (int i = 0; i < KINDS; i++) {
         for (int j = 0; j < KINDS; j++) {
-          normal.addToEntry(i, j, effect[i] * effect[j] / (noise * noise));
+          squares[i][j] += effect[i] * effect[j] / (noise * noise);
         }
         for (int c = 0; c < cores; c++) {
           right[c][i] += effect[i] * (seen[c] - geometry[c] * watts) / (noise * noise);
         }
       }
     }
-    CholeskyDecomposition solved = new CholeskyDecomposition(normal);
-    double[][] mean = new double[cores][];
-    for (int c = 0; c < cores; c++) {
-      mean[c] = solved.getSolver().solve(new ArrayRealVector(right[c], false)).toArray();
+    double[] prior = {
+      PriorTable.CORE_SENSOR.sigma(),
+      PriorTable.CORE_SHARE.sigma(),
+      PriorTable.uneven(onDies(now)).sigma(),
+      PriorTable.LAYOUT.sigma()
+    };
+    return new CorePattern(now, geometry, joint, heat, splits(prior, squares, right));
+  }
+
+  /**
+   * All sets of scales with their weights, those of no weight left out.
+   *
+   * @param prior standard deviation of each kind at scale one
+   * @param squares what the patterns add to the precision
+   * @param right what they add to precision times mean, by core
+   */
+  private static List<Split> splits(double[] prior, double[][] squares, double[][] right) {
+    int sets = (int) Math.pow(SCALES.length, KINDS);
+    double[] evidence = new double[sets];
+    CholeskyDecomposition[] solved = new CholeskyDecomposition[sets];
+    double[][][] means = new double[sets][right.length][];
+    for (int set = 0; set < sets; set++) {
+      RealMatrix precision = new Array2DRowRealMatrix(squares);
+      int left = set;
+      for (int k = 0; k < KINDS; k++) {
+        double sigma = prior[k] * SCALES[left % SCALES.length];
+        left /= SCALES.length;
+        precision.addToEntry(k, k, 1 / (sigma * sigma));
+        evidence[set] -= Math.log(sigma);
+      }
+      solved[set] = new CholeskyDecomposition(precision, 1e-8, 1e-14);
+      evidence[set] -= Math.log(solved[set].getDeterminant()) / 2;
+      // Cores are told by their differences, of which there is one less.
+      evidence[set] *= right.length - 1;
+      for (int c = 0; c < right.length; c++) {
+        ArrayRealVector sum = new ArrayRealVector(right[c], false);
+        means[set][c] = solved[set].getSolver().solve(sum).toArray();
+        evidence[set] += sum.dotProduct(new ArrayRealVector(means[set][c], false)) / 2;
+      }
     }
-    return new CorePattern(now, geometry, joint, heat, mean, solved.getSolver().getInverse());
+    double highest = Arrays.stream(evidence).max().orElseThrow();
+    double[] weight = Arrays.stream(evidence).map(e -> Math.exp(e - highest)).toArray();
+    double all = Arrays.stream(weight).sum();
+    List<Split> splits = new ArrayList<>();
+    double kept = Arrays.stream(weight).filter(w -> w > LEAST_WEIGHT * all).sum();
+    for (int set = 0; set < sets; set++) {
+      if (weight[set] > LEAST_WEIGHT * all) {
+        RealMatrix covariance = solved[set].getSolver().getInverse();
+        RealMatrix root = new CholeskyDecomposition(covariance, 1e-8, 1e-14).getL();
+        splits.add(new Split(weight[set] / kept, means[set], root));
+      }
+    }
+    return splits;
   }
 
   private static Filling onDies(Response at) {
@@ -137,15 +198,21 @@ public final class CorePattern {
 
   /** One way in which the cores may differ. */
   double[][] draw(SplittableRandom random) {
+    double left = random.nextDouble();
+    int at = 0;
+    while (at < splits.size() - 1 && left > splits.get(at).weight()) {
+      left -= splits.get(at++).weight();
+    }
+    Split split = splits.get(at);
     double[][] all = new double[mean.length][];
     for (int c = 0; c < all.length; c++) {
       double[] n = new double[KINDS];
       for (int k = 0; k < KINDS; k++) {
         n[k] = random.nextGaussian();
       }
-      all[c] = root.operate(n);
+      all[c] = split.root().operate(n);
       for (int k = 0; k < KINDS; k++) {
-        all[c][k] += mean[c][k];
+        all[c][k] += split.mean()[c][k];
       }
     }
     return all;

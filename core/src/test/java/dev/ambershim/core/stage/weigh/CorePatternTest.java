@@ -37,7 +37,7 @@ class CorePatternTest {
   }
 
   @Test
-  void oneLoadIsSplitByPriorVariances() {
+  void oneLoadIsSplitByVariances() {
     double[] more = {7, -1, -1, -1, -1, -1, -1, -1};
     CorePattern split = CorePattern.of(now, List.of(pattern(WATTS, more)), logs, 1);
     double sensor = PriorTable.CORE_SENSOR.sigma();
@@ -50,13 +50,55 @@ class CorePatternTest {
         Math.sqrt(
             Arrays.stream(geometry).map(g -> (g - mean) * (g - mean)).average().orElseThrow());
     double layout = PriorTable.LAYOUT.sigma() * WATTS * spread;
-    double all = sensor * sensor + share * share + uneven * uneven + layout * layout;
-    // Posterior mean of the sum for one normal observation of 7 K.
-    double seen = 7 * all / (all + noise * noise);
-    assertThat(split.remainderKelvin(WATTS)[0]).isCloseTo(seen, within(1e-6));
+    double[] parts = {sensor, share, uneven, layout};
+    // By the densities of what was seen, each set of scales for itself: seven of the eight
+    // differences are free. For one pattern all is scalar.
+    double[] scales = {0.25, 0.5, 1, 1.6};
+    double weights = 0;
+    double sum = 0;
+    double ofSensor = 0;
+    for (int set = 0; set < 256; set++) {
+      double all = 0;
+      double first = 0;
+      for (int k = 0; k < 4; k++) {
+        double part = Math.pow(parts[k] * scales[set >> 2 * k & 3], 2);
+        all += part;
+        first = k == 0 ? part : first;
+      }
+      double variance = all + noise * noise;
+      double weight = Math.pow(variance, -3.5) * Math.exp(-56 / (2 * variance));
+      weights += weight;
+      sum += weight * 7 * all / variance;
+      ofSensor += weight * 7 * first / variance;
+    }
+    assertThat(split.remainderKelvin(WATTS)[0]).isCloseTo(sum / weights, within(2e-3));
     // At no heat only the sensor's part is left.
-    assertThat(split.remainderKelvin(0)[0])
-        .isCloseTo(7 * sensor * sensor / (all + noise * noise), within(1e-6));
+    assertThat(split.remainderKelvin(0)[0]).isCloseTo(ofSensor / weights, within(2e-3));
+  }
+
+  /** What is alike today was not alike by a chance that the work undoes. */
+  @Test
+  void coresThatAreAlikeStayAlikeUnderAFreshJoint() {
+    CorePattern alike = CorePattern.of(now, List.of(pattern(WATTS, new double[8])), logs, 1);
+    double[] more = {6, -5, 4, -6, 5, -4, 3, -3};
+    CorePattern unlike = CorePattern.of(now, List.of(pattern(WATTS, more)), logs, 1);
+    assertThat(fresh(alike)).isLessThan(0.6 * fresh(unlike));
+  }
+
+  /** Likely spread with a joint made anew as even as can be, K. */
+  private double fresh(CorePattern split) {
+    SplittableRandom random = new SplittableRandom(5);
+    double[] even = now.coresAndMeanKelvinPerWatt(logs);
+    double[] spreads = new double[999];
+    for (int i = 0; i < spreads.length; i++) {
+      double[] cores =
+          split.pattern(now, even, split.draw(random), logs, WATTS, 1, Optional.of(new double[8]));
+      for (int c = 0; c < 8; c++) {
+        cores[c] -= (even[c] - even[8]) * WATTS;
+      }
+      spreads[i] = CorePattern.spread(cores);
+    }
+    return Weighing.median(spreads);
   }
 
   @Test
