@@ -1,7 +1,9 @@
 package dev.ambershim.logbook.store;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.io.JsonEOFException;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonMappingException;
@@ -228,11 +230,19 @@ public final class Json {
       JsonNode node = mapper().readTree(json);
       return node == null ? mapper().createObjectNode() : node;
     } catch (JsonProcessingException e) {
-      int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
+      JsonLocation at = e.getLocation();
+      // The library's own words speak of its insides; where it stopped is what helps.
+      boolean ended = e instanceof JsonEOFException;
       throw new Problem(
           key,
-          Place.line(file, line),
-          "This is no JSON: " + e.getOriginalMessage() + ".",
+          new Place(
+              file,
+              at == null ? 0 : Math.max(0, at.getLineNr()),
+              at == null || ended ? 0 : Math.max(0, at.getColumnNr()),
+              ""),
+          ended
+              ? "This is no JSON: it ends before all brackets and quotes are closed."
+              : "This is no JSON: what stands here cannot stand here.",
           "Mend it there, or write " + what + " anew.",
           e);
     }
