@@ -431,7 +431,7 @@ class ReportTest {
         .doesNotContain("href=")
         .doesNotContain("@import");
     assertThat(html.split("<svg ", -1))
-        .hasSize(8); // chart, two sections, ladder, drops, lid, turns
+        .hasSize(9); // chart, two sections, ladder, cut with isotherms, drops, lid, turns
   }
 
   @Test
