@@ -61,7 +61,7 @@ class CorePatternTest {
       double all = 0;
       double first = 0;
       for (int k = 0; k < 4; k++) {
-        double part = Math.pow(parts[k] * scales[set >> 2 * k & 3], 2);
+        double part = Math.pow(parts[k] * scales[(set >> (2 * k)) & 3], 2);
         all += part;
         first = k == 0 ? part : first;
       }

@@ -8,7 +8,9 @@ import dev.ambershim.desktop.model.Bell;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Desk;
+import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
@@ -29,9 +31,12 @@ public final class MeasureView implements StageView {
   private final AnswerPane answer = new AnswerPane(Stage.MEASURE.question(), "measure-answer");
   private final PictureView picture = new PictureView();
   private final TopRows tops;
-  private final FacePanel face;
-  private final LidPanel lid;
-  private final ShimPanel shim;
+
+  /** These follow some frames after what is seen first; null until then. */
+  private FacePanel face;
+
+  private LidPanel lid;
+  private ShimPanel shim;
   private final Parts parts;
   private final VBox node;
 
@@ -43,9 +48,6 @@ public final class MeasureView implements StageView {
     tops = new TopRows(shell);
     GaugePanel gauge = new GaugePanel(shell, session);
     gauge.awaiting(Unit.MILLIMETRE);
-    face = new FacePanel(shell, window, model, session, gauge);
-    lid = new LidPanel(shell);
-    shim = new ShimPanel(shell, window);
     answer.lookup("#measure-answer").getStyleClass().add("long");
     picture.setId("fit-picture");
     picture.setMinHeight(240);
@@ -58,22 +60,10 @@ public final class MeasureView implements StageView {
             List.of(
                 Part.of("fit", drawn),
                 Part.of("heights", heights),
-                Part.of("faces", face),
-                Part.of("lid and cooler", lid),
-                Part.of("sheet", shim)));
-    node =
-        new VBox(
-            answer,
-            drawn,
-            gauge,
-            heights,
-            face,
-            lid,
-            shim,
-            Labels.wrapped(
-                "Unplug and discharge before you measure on the board, and lay the indicator's tip"
-                    + " down softly: silicon chips at its edges.",
-                "hint"));
+                new Part("faces", () -> face),
+                new Part("lid and cooler", () -> lid),
+                new Part("sheet", () -> shim)));
+    node = new VBox(answer, drawn, gauge, heights);
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
     shell.jobProperty().addListener((o, was, is) -> boxes());
@@ -81,13 +71,50 @@ public final class MeasureView implements StageView {
     shell.themeProperty().addListener((o, was, is) -> show());
     boxes();
     show();
+    Later.belowTheFold(shell, () -> addFaces(window, gauge));
+  }
+
+  /** What lies below the fold, one panel after another, so that no frame waits for all of them. */
+  private void addFaces(Desk window, GaugePanel gauge) {
+    face = new FacePanel(shell, window, model, session, gauge);
+    added(face, () -> {});
+    Frames.later(
+        2,
+        () -> {
+          lid = new LidPanel(shell);
+          added(lid, lid::refresh);
+          Frames.later(2, () -> addSheet(window));
+        });
+  }
+
+  private void addSheet(Desk window) {
+    shim = new ShimPanel(shell, window);
+    added(shim, shim::refresh);
+    node.getChildren()
+        .add(
+            Labels.wrapped(
+                "Unplug and discharge before you measure on the board, and lay the indicator's tip"
+                    + " down softly: silicon chips at its edges.",
+                "hint"));
+  }
+
+  private void added(Node panel, Runnable boxes) {
+    node.getChildren().add(panel);
+    if (shell.jobProperty().get() != null) {
+      boxes.run();
+    }
+    show();
   }
 
   private void boxes() {
     if (shell.jobProperty().get() != null) {
       tops.refresh();
-      lid.refresh();
-      shim.refresh();
+      if (lid != null) {
+        lid.refresh();
+      }
+      if (shim != null) {
+        shim.refresh();
+      }
     }
   }
 
@@ -104,9 +131,15 @@ public final class MeasureView implements StageView {
     picture.setPrefHeight(rest.height());
     picture.show(rest.painter()::at, shell.themeProperty().get().dark());
     tops.derived(said.fit());
-    face.refresh(said.job(), now.face());
-    lid.refresh(said);
-    shim.refresh(said);
+    if (face != null) {
+      face.refresh(said.job(), now.face());
+    }
+    if (lid != null) {
+      lid.refresh(said);
+    }
+    if (shim != null) {
+      shim.refresh(said);
+    }
   }
 
   @Override
@@ -126,7 +159,7 @@ public final class MeasureView implements StageView {
 
   @Override
   public boolean takes(Path file) {
-    return face.takes(file);
+    return face != null && face.takes(file);
   }
 
   @Override
