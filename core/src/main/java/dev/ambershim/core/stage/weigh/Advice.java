@@ -291,12 +291,15 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     String hours =
         notation.text(f.option().handsHours(), Unit.HOUR)
             + " at the bench"
+            + (Double.isNaN(f.option().mostHandsHours())
+                ? ""
+                : " (seldom over " + notation.number(f.option().mostHandsHours(), Unit.HOUR) + ")")
             + (f.option().waitHours() > 0
                 ? " and " + notation.text(f.option().waitHours(), Unit.HOUR) + " of waiting"
                 : "");
     return "It takes "
         + notation.text(f.coins(), Unit.COIN)
-        + " and "
+        + (f.option().waitHours() > 0 ? ", " : " and ")
         + hours
         + (f.ruin() > 0
             ? "; " + notation.fixed(100 * f.ruin(), 1) + " % risk of ruining the chip."

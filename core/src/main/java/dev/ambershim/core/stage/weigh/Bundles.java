@@ -59,7 +59,8 @@ final class Bundles {
         .withPowerFactor(voltage.powerFactor())
         .withHow(option.how() + " " + voltage.how())
         .withLostCoins(option.lostCoins() + voltage.lostCoins())
-        .withHandsHours(option.handsHours() + voltage.handsHours());
+        .withHandsHours(option.handsHours() + voltage.handsHours())
+        .withMostHandsHours(option.mostHandsHours() + voltage.mostHandsHours());
   }
 
   private static Optional<Option> pair(
@@ -93,6 +94,7 @@ final class Bundles {
             .withCoins(a.coins() + b.coins() - shared)
             .withLostCoins(a.lostCoins() + b.lostCoins())
             .withHandsHours(a.handsHours() + b.handsHours() / 2)
+            .withMostHandsHours(a.mostHandsHours() + b.mostHandsHours() / 2)
             .withWaitHours(Math.max(a.waitHours(), b.waitHours())));
   }
 

@@ -25,6 +25,8 @@ import java.util.Optional;
  * @param waitHours hours of curing and drying
  * @param impossible why it cannot be done on this chip, if so
  * @param also what else is done with it
+ * @param mostHandsHours hours at the bench that nine cases of ten keep; not a number where no plan
+ *     tells
  */
 @RecordBuilder
 public record Option(
@@ -41,7 +43,8 @@ public record Option(
     double handsHours,
     double waitHours,
     Optional<String> impossible,
-    List<OptionKind> also)
+    List<OptionKind> also,
+    double mostHandsHours)
     implements OptionBuilder.With {
   /**
    * A joint made anew.
@@ -86,7 +89,8 @@ public record Option(
         handsHours,
         waitHours,
         impossible,
-        List.of());
+        List.of(),
+        Double.NaN);
   }
 
   /** The option in words, with what else is done. */
@@ -105,7 +109,9 @@ public record Option(
 
   /** The same in other hours. */
   Option taking(Question.Time time) {
-    return withHandsHours(time.handsHours()).withWaitHours(time.waitHours());
+    return withHandsHours(time.handsHours())
+        .withWaitHours(time.waitHours())
+        .withMostHandsHours(time.mostHandsHours());
   }
 
   /** Whether the lid comes off for it. */

@@ -39,9 +39,10 @@ public record Question(
    * Hours that an option takes.
    *
    * @param handsHours at the bench
+   * @param mostHandsHours at the bench, kept in nine cases of ten
    * @param waitHours of drying and curing
    */
-  public record Time(double handsHours, double waitHours) {}
+  public record Time(double handsHours, double mostHandsHours, double waitHours) {}
 
   /**
    * Core temperatures of one settled state.

@@ -1,5 +1,6 @@
 package dev.ambershim.core.stage.weigh;
 
+import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.job.Job;
@@ -12,6 +13,7 @@ import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Phase;
 import dev.ambershim.core.plan.Plan;
+import dev.ambershim.core.plan.Span;
 import dev.ambershim.core.plan.WorkCase;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.runs.reading.Role;
@@ -133,7 +135,10 @@ public final class WeighQuestion {
             .filter(s -> s.phase() != Phase.READY && s.phase() != Phase.PROVE)
             .mapToDouble(s -> s.passes().map(w -> w.span().likely()).orElse(0.0))
             .sum();
-    return new Question.Time(plan.hands().likely() / 60, waits / 60);
+    Span hands = plan.hands();
+    // One works slowly or quickly all through, so the steps' doubts add up.
+    double most = hands.mean() + Interval.normalHalf(Weighing.LEVEL) * hands.deviation();
+    return new Question.Time(hands.likely() / 60, Math.max(hands.likely(), most) / 60, waits / 60);
   }
 
   /** Mean of a channel over the settled part, or null. */

@@ -112,6 +112,10 @@ class WeighQuestionTest {
     assertThat(cures).isGreaterThan(5);
     assertThat(glued.waitHours()).isBetween(cures + 0.5, cures + 2);
     assertThat(q.times().get(OptionKind.METAL_UNGLUED).waitHours()).isLessThan(2);
+    // PERT: the mean and 1.28 standard deviations of all steps, as one pace goes through them.
+    double mean = (plan.hands().low() + 4 * plan.hands().likely() + plan.hands().high()) / 6;
+    double deviation = (plan.hands().high() - plan.hands().low()) / 6;
+    assertThat(glued.mostHandsHours()).isCloseTo((mean + 1.2816 * deviation) / 60, within(1e-3));
     assertThat(q.times().get(OptionKind.FRESH_PASTE).handsHours()).isLessThan(glued.handsHours());
     assertThat(q.times().get(OptionKind.BARE_LAPPED).handsHours())
         .isGreaterThan(q.times().get(OptionKind.BARE).handsHours() + 1);
