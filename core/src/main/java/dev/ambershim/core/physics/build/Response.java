@@ -166,7 +166,7 @@ public final class Response {
       hottest = means[c] > means[hottest] ? c : hottest;
     }
     return new Detail(
-        solved.map(),
+        solved.map().orElseThrow(),
         new Ladder(steps),
         watts,
         solved.peakCelsius(),

@@ -2,6 +2,7 @@ package dev.ambershim.core.physics.conduction;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The steady temperatures of a stack.
@@ -15,7 +16,7 @@ import java.util.List;
  *     cells are not infinitely small, by coarser solutions of the same stack
  * @param cells of the finest grid
  * @param iterations of conjugate gradients on the finest grid
- * @param map the underside
+ * @param map the underside; empty where it was not asked for
  */
 public record StackSolution(
     List<Source> sources,
@@ -26,7 +27,7 @@ public record StackSolution(
     double discretisationErrorKelvin,
     long cells,
     int iterations,
-    HeatMap map) {
+    Optional<HeatMap> map) {
   /**
    * A heat source.
    *

@@ -10,6 +10,7 @@ import dev.ambershim.core.physics.multigrid.Team;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntConsumer;
 import org.hipparchus.linear.ArrayRealVector;
@@ -148,8 +149,12 @@ final class Grids {
     return Math.max(Math.abs(extrapolated - before), REACH_SHARE * Math.abs(extrapolated - finest));
   }
 
-  /** Everything that is told of a solution. */
-  StackSolution solution() {
+  /**
+   * What is told of a solution.
+   *
+   * @param mapped whether the map of the underside is asked for, which takes as long as the rest
+   */
+  StackSolution solution(boolean mapped) {
     List<List<StackSolution.Source>> sources = fields.stream().map(BoxField::sources).toList();
     int last = fields.size() - 1;
     List<StackSolution.Source> told = new ArrayList<>();
@@ -181,7 +186,7 @@ final class Grids {
         last > 1 ? SAFETY * error + FLOOR * rise : Double.NaN,
         finest().boxes().cells(),
         live.get(last).steps(),
-        finest().map());
+        mapped ? Optional.of(finest().map()) : Optional.empty());
   }
 
   /** Mean temperatures of the sources alone, °C; quicker than the whole {@link #solution}. */

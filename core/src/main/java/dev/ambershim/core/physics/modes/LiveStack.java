@@ -63,7 +63,7 @@ public final class LiveStack {
       laid =
           SteadySolver.on(
               heated, fine, meansOnly ? Grids.OF_MEANS : Grids.TOLERANCE, Team.alone(), watch);
-      told = meansOnly ? ofMeans(laid, stack) : ofAll(laid.solution(), stack);
+      told = meansOnly ? ofMeans(laid, stack) : ofAll(laid.solution(false), stack);
       if (!(told > share)) {
         break;
       }
@@ -122,7 +122,7 @@ public final class LiveStack {
     if (!onGrids(changed, watch)) {
       return cells.update(changed, watch);
     }
-    StackSolution found = grids.solution();
+    StackSolution found = grids.solution(true);
     double rise = found.peakCelsius() - changed.coolantCelsius();
     return found.withDiscretisationError(error * rise);
   }

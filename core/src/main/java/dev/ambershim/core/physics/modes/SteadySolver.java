@@ -112,7 +112,7 @@ public final class SteadySolver {
     }
     StackSolution whole =
         (madeOfBoxes(stack) ? byModes(stack, cells, errorShare, watch) : Optional.<Grids>empty())
-            .map(Grids::solution)
+            .map(grids -> grids.solution(false))
             .orElseGet(() -> new CellSolver(team, watch).solve(stack, cells, errorShare));
     return straight
         .filter(s -> s.discretisationErrorKelvin() < whole.discretisationErrorKelvin())
@@ -141,7 +141,7 @@ public final class SteadySolver {
     return byModes(straight, cells, errorShare * (1 - SKIN_SHARE), watch.part(0, 0.5))
         .map(
             grids -> {
-              StackSolution found = grids.solution();
+              StackSolution found = grids.solution(false);
               return found.withDiscretisationError(
                   found.discretisationErrorKelvin() + grids.leftOut(stack));
             });
@@ -163,7 +163,7 @@ public final class SteadySolver {
       if (!grids.rest()) {
         return Optional.empty();
       }
-      StackSolution found = grids.solution();
+      StackSolution found = grids.solution(false);
       done = to;
       double rise = found.peakCelsius() - stack.coolantCelsius();
       boolean dear = found.cells() > MOST_CELLS || found.cells() * found.iterations() > MOST_WORK;

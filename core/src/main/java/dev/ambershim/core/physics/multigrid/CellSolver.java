@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.conduction.StackSolution;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalLong;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
@@ -112,7 +113,7 @@ public final class CellSolver {
         error,
         fine.cells(),
         solved.iterations,
-        solved.field.map());
+        Optional.of(solved.field.map()));
   }
 
   /** What is left in the finest of three values, by the order they show, held between 1 and 2. */

@@ -9,6 +9,7 @@ import dev.ambershim.core.physics.conduction.StackRules;
 import dev.ambershim.core.physics.conduction.StackSolution;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A stack on one grid that is solved again and again as figures change: each solution starts from
@@ -110,7 +111,7 @@ public final class LiveCells {
         Double.NaN,
         grid.cells(),
         iterations,
-        field.map());
+        Optional.of(field.map()));
   }
 
   /**

@@ -4,11 +4,13 @@ import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
-import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
 import dev.ambershim.core.physics.modes.LiveStack;
+import java.util.Arrays;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * What the shape of one joint of a stack does to the cores: the same grid is solved again with
@@ -57,7 +59,7 @@ public final class JointCost {
       throw new IllegalArgumentException("no layer " + joint);
     }
     layer = found;
-    live = new LiveStack(stack, ERROR, SolveWatch.NONE);
+    live = LiveStack.forMeans(stack, ERROR, SolveWatch.NONE);
   }
 
   /** Over a lower die the joint is thicker by the difference, whatever its shape. */
@@ -102,12 +104,12 @@ public final class JointCost {
             old.contactSquareMillimetreKelvinPerWatt(),
             Optional.of(old.map().isPresent() ? over(old, map) : map),
             old.heatCapacityJoulesPerCubicMetreKelvin());
-    List<StackSolution.Source> found =
-        live.update(stack.withLayer(layer, other), watch).sources().subList(0, cores);
-    double mean = found.stream().mapToDouble(StackSolution.Source::meanCelsius).average().orElse(0);
-    double high = found.stream().mapToDouble(StackSolution.Source::meanCelsius).max().orElse(0);
-    double low = found.stream().mapToDouble(StackSolution.Source::meanCelsius).min().orElse(0);
-    return new Cores(
-        mean, high, high - low, found.stream().map(StackSolution.Source::meanCelsius).toList());
+    List<Double> each =
+        Arrays.stream(live.meansCelsius(stack.withLayer(layer, other), watch))
+            .limit(cores)
+            .boxed()
+            .toList();
+    DoubleSummaryStatistics all = each.stream().collect(Collectors.summarizingDouble(c -> c));
+    return new Cores(all.getAverage(), all.getMax(), all.getMax() - all.getMin(), each);
   }
 }

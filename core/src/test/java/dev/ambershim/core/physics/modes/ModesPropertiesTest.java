@@ -103,7 +103,7 @@ class ModesPropertiesTest {
     StackSolution s = SteadySolver.plain().solve(stack, OptionalLong.empty(), 0.003);
     StackSolution finer =
         SteadySolver.on(stack, SteadySolver.width(stack) / 12, Team.alone(), SolveWatch.NONE)
-            .solution();
+            .solution(false);
     assertThat(Math.abs(s.energyImbalanceRelative())).isLessThan(1e-9);
     double bound = s.discretisationErrorKelvin() + finer.discretisationErrorKelvin();
     for (int i = 0; i < stack.heat().size(); i++) {
