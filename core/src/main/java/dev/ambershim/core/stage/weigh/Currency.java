@@ -109,7 +109,7 @@ final class Currency {
   }
 
   /**
-   * What a gain is worth in the person's wish, such as "about 4.1 % (2.0 to 6.3) more clock"; empty
+   * What a gain is worth in the person's wish, such as "about 120 MHz (60 to 210) more"; empty
    * where kelvin say it.
    *
    * @param gain where it lies in eight cases of ten
@@ -139,7 +139,7 @@ final class Currency {
     Interval range = clock(gainKelvin, gain);
     double near = sign * (more < 0 ? range.high() : range.low());
     double far = sign * (more < 0 ? range.low() : range.high());
-    String what = (more < 0 ? " less" : " more") + " clock as hot as now";
+    String what = (more < 0 ? " less" : " more") + " at today's temperature";
     if (question.clockMegahertz() > 0) {
       double unit = question.clockMegahertz() / 10;
       return "about "
@@ -164,7 +164,7 @@ final class Currency {
         + notation.fixed(100 * fan, 0)
         + " % "
         + between(100 * slow, 100 * quick, 0, notation)
-        + " as hot as now, about "
+        + " at today's temperature, about "
         + notation.fixed(sign * decibels(fan), 0)
         + " dB "
         + between(

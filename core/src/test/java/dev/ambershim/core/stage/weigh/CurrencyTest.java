@@ -39,13 +39,13 @@ class CurrencyTest {
   void clockGoesByTheRootOfHeat() {
     assertThat(of(Wish.MORE_CLOCK).clock(15)).isCloseTo(Math.sqrt(60 / 45.0) - 1, within(1e-12));
     assertThat(of(Wish.MORE_CLOCK).words(15, about(15), Notation.METRIC))
-        .hasValue("about 770 MHz (510 to 1210) more clock as hot as now");
+        .hasValue("about 770 MHz (510 to 1210) more at today's temperature");
     assertThat(
             of(Wish.MORE_CLOCK, CoolerClass.OTHER, Double.NaN)
                 .words(15, about(15), Notation.METRIC))
-        .hasValue("about 15.5 % (10.1 to 24.2) more clock as hot as now");
+        .hasValue("about 15.5 % (10.1 to 24.2) more at today's temperature");
     assertThat(of(Wish.MORE_CLOCK).words(-6, about(-6), Notation.METRIC).orElseThrow())
-        .contains(" less clock");
+        .contains(" less at");
   }
 
   /** 150 W by 0.1 K/W are 15 K: with 15 K to spend the cooler may be half as good. */

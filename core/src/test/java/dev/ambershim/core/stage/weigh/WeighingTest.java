@@ -120,7 +120,7 @@ class WeighingTest {
     OptionForecast safest = safe.option(safe.recommended().orElseThrow());
     assertThat(safest.ruin()).isZero();
     assertThat(wishing(Wish.MORE_CLOCK, null).reasons().get(0))
-        .matches("You want more clock: about \\d+ MHz \\(\\d+ to \\d+\\) more clock.*");
+        .matches("You want more clock: about \\d+ MHz \\(\\d+ to \\d+\\) more at today's.*");
     assertThat(wishing(Wish.QUIETER, null).reasons().get(0))
         .matches(".* dB \\(\\d+ to \\d+\\) quieter\\.");
     assertThat(wishing(Wish.LONGER_LIFE, null).reasons().get(0))
