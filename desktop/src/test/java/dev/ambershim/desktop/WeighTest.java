@@ -62,6 +62,7 @@ class WeighTest extends DesktopTest {
     }
     assertThat(drawn("ladder")).contains("now").contains("picked");
     assertThat(drawn("heat")).contains("hottest place").contains("now");
+    assertThat(drawn("heat-section")).contains("a cut through the hottest core");
     assertThat(sectionWords()).contains("liquid metal");
   }
 
@@ -233,6 +234,16 @@ class WeighTest extends DesktopTest {
         .anyMatch(t -> t.contains("likely gain with liquid metal as advertised"))
         .anyMatch(t -> t.startsWith("Source: conduction: finite volumes"))
         .anyMatch(t -> t.startsWith("Limit: Heat into the board"));
+    // The check of the curves comes after what is seen, and another pick has its own.
+    String checked = "The cases are taken from curves; three of them solved in full";
+    until(
+        "the curves are checked",
+        () -> labels(".working .label").stream().anyMatch(l -> l.contains(checked)));
+    press(KeyCode.ALT, KeyCode.DOWN);
+    weighed();
+    until(
+        "the next pick's curves are checked",
+        () -> labels(".working .label").stream().filter(l -> l.contains(checked)).count() == 1);
   }
 
   @Test

@@ -54,6 +54,7 @@ public final class WeighModel {
 
   private final JobModel shell;
   private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<OptionForecast> checked = new ReadOnlyObjectWrapper<>();
   private final ObjectProperty<WhatIf> whatIf = new SimpleObjectProperty<>(WhatIf.AS_IT_IS);
   private final AtomicInteger newest = new AtomicInteger();
   private final ReadOnlyBooleanWrapper stopped = new ReadOnlyBooleanWrapper(false);
@@ -120,6 +121,7 @@ public final class WeighModel {
     }
     stale = false;
     int mine = newest.incrementAndGet();
+    checked.set(null);
     Notation notation = shell.notationProperty().get();
     WhatIf load = whatIf.get();
     Optional<OptionKind> kind = wanted;
@@ -208,7 +210,7 @@ public final class WeighModel {
                     : null,
             told -> {
               if (told != null && look == looks) {
-                shown.set(new Shown(seen.weighing(), told, seen.now(), seen.then()));
+                checked.set(told);
               }
             });
   }
@@ -272,13 +274,14 @@ public final class WeighModel {
   private void show(Shown now) {
     // A report takes only what was solved.
     shell.weighingProperty().set(now.weighing());
+    looks++;
+    checked.set(null);
     look(now);
     check(now);
   }
 
   private void look(Shown now) {
     shownFor = jobId;
-    looks++;
     shown.set(now);
     shell.told();
     if (following) {
@@ -359,6 +362,11 @@ public final class WeighModel {
   /** What is on screen; null until the first weighing is done. */
   public ReadOnlyObjectProperty<Shown> shownProperty() {
     return shown.getReadOnlyProperty();
+  }
+
+  /** The picked option once its curves are checked; null until then. Only its working differs. */
+  public ReadOnlyObjectProperty<OptionForecast> checkedProperty() {
+    return checked.getReadOnlyProperty();
   }
 
   /** Whether the person stopped it. */

@@ -88,6 +88,7 @@ public final class WeighView implements StageView {
         new VBox(advice, again, new WishBar(shell), choices, frontier, shape, detail, known, words);
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> refresh());
+    model.checkedProperty().addListener((o, was, is) -> showPicked());
     shell.themeProperty().addListener((o, was, is) -> refresh());
     shell.jobProperty().addListener((o, was, is) -> words());
     words();
@@ -125,7 +126,7 @@ public final class WeighView implements StageView {
     options.show((w, h) -> OptionsPicture.of(now.weighing(), notation, w, h), dark);
     price.show((w, h) -> PricePicture.of(now.weighing(), notation, w, h), dark);
     options.pick(now.picked().option().kind().name());
-    picked.show(now.picked().finding(), reasons(now, notation), notation);
+    showPicked();
     plan.setDisable(!now.picked().option().possible() || shell.readOnly());
     String name = now.picked().option().words();
     // Pictures of the option before would be taken for this one's.
@@ -149,6 +150,17 @@ public final class WeighView implements StageView {
               cut(now.now(), then, notation, dark);
             });
     readings.show(now.weighing().question().readings());
+  }
+
+  /** The picked option, with its check once that is there; no picture hangs on it. */
+  private void showPicked() {
+    Shown now = model.shownProperty().get();
+    if (now != null) {
+      OptionForecast checked = model.checkedProperty().get();
+      boolean same = checked != null && checked.option().kind() == now.picked().option().kind();
+      Notation notation = shell.notationProperty().get();
+      picked.show((same ? checked : now.picked()).finding(), reasons(now, notation), notation);
+    }
   }
 
   private void cut(Detail now, Detail then, Notation notation, boolean dark) {
