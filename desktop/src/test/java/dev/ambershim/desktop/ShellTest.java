@@ -248,7 +248,7 @@ class ShellTest extends DesktopTest {
             .findFirst()
             .orElseThrow();
     assertThat(working.lookupAll(".label").stream().map(n -> ((Labeled) n).getText()))
-        .anyMatch(t -> t.startsWith("Source: conduction: finite volumes"));
+        .anyMatch(t -> t.startsWith("Source: conduction: the layers' own modes"));
     press(KeyCode.CONTROL, KeyCode.W);
     assertThat(working.isVisible()).isFalse();
   }

@@ -232,7 +232,7 @@ class WeighTest extends DesktopTest {
     assertThat(labels(".working .label"))
         .anyMatch(t -> t.startsWith("gain = heat × (resistance now"))
         .anyMatch(t -> t.contains("likely gain with liquid metal as advertised"))
-        .anyMatch(t -> t.startsWith("Source: conduction: finite volumes"))
+        .anyMatch(t -> t.startsWith("Source: conduction: the layers' own modes"))
         .anyMatch(t -> t.startsWith("Limit: Heat into the board"));
     // The check of the curves comes after what is seen, and another pick has its own.
     String checked = "The cases are taken from curves; three of them solved in full";

@@ -186,7 +186,7 @@ public record LappingGain(
             "the upper face beds down on the highest places of both; gap = its plane less both"
                 + " heights; conduction through film and gap, solved with and without the lapping",
             inputs,
-            "own finite volumes; common practice: a lapped lid gains 2 to 3 K in ambient cooling",
+            "conduction by the layers' own modes; common practice: a lapped lid gains 2 to 3 K in ambient cooling",
             limits));
   }
 }

@@ -108,9 +108,9 @@ final class OptionWords {
             + " three-dimensional conduction; cost = bought + given up + hours × worth"
             + " + odds × chip",
         inputs,
-        "conduction: finite volumes, checked in docs/sources.md; update: Bayes' rule by importance"
-            + " resampling (Gelman et al., Bayesian Data Analysis); priors: the table in"
-            + " docs/handbook/weigh.md",
+        "conduction: the layers' own modes, checked in docs/sources.md; update: Bayes' rule by"
+            + " Laplace's approximation and importance resampling (Gelman et al., Bayesian Data"
+            + " Analysis); priors: the table in docs/handbook/weigh.md",
         List.of(
             "Cores are taken in the order of the log, row by row over the die; the chip's plan is"
                 + " not known.",
