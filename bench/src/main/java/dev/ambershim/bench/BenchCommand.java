@@ -3,6 +3,7 @@ package dev.ambershim.bench;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.bench.coverage.CompareCoverage;
 import dev.ambershim.bench.coverage.Coverage;
+import dev.ambershim.bench.coverage.DiagnosisCoverage;
 import dev.ambershim.bench.coverage.FaceCoverage;
 import dev.ambershim.bench.coverage.HeadroomCoverage;
 import dev.ambershim.bench.coverage.WeighCoverage;
@@ -70,7 +71,7 @@ public final class BenchCommand implements Callable<Integer> {
   @Option(
       names = "--only",
       paramLabel = "KIND",
-      description = "Of coverage only one kind: compare, headroom, faces or weigh.")
+      description = "Of coverage only one kind: compare, headroom, faces, weigh or diagnose.")
   String only;
 
   @Override
@@ -183,6 +184,21 @@ public final class BenchCommand implements Callable<Integer> {
               100 * c.heldShare(),
               100 * c.claimedShare(),
               c.halfWidth()));
+    }
+    if (only == null || only.equals("diagnose")) {
+      for (DiagnosisCoverage.Score score : DiagnosisCoverage.all(repeats)) {
+        node.set(score.name(), Json.published(score).without("name"));
+        words.append(
+            String.format(
+                Locale.ROOT,
+                "%-32s right %5.1f %%, stated %5.1f %%, mean log of the true cause %.2f, confident"
+                    + " and wrong %.1f %%%n",
+                score.name(),
+                100 * score.rightShare(),
+                100 * score.statedMean(),
+                score.logTrueMean(),
+                100 * score.confidentWrongShare()));
+      }
     }
     return words.toString().stripTrailing();
   }

@@ -36,6 +36,7 @@ public final class Commands {
             new AnalyseCommand(),
             new HeadroomCommand(),
             new SolveCommand(),
+            new DiagnoseCommand(),
             new WeighCommand(),
             new PlanCommand(),
             new RestCommand(),

@@ -150,6 +150,15 @@ class FuzzTest {
     all.add(new Reader("f.rest.json", rest, List.of("rest", "", "--json")));
     all.add(new Reader("r.csv", rungs, List.of("headroom", "", "--json")));
     all.add(new Reader("c.stack.json", STACK, List.of("solve", "", "--cells", "2000", "--json")));
+    String readings =
+        """
+        {"format": "ambershim/diagnose-1", "loopKelvinPerWatt": 0.04, "stack": %s, "readings": [
+         {"name": "all", "mount": 1, "coolerTurnedDegrees": 0, "roomCelsius": 22,
+          "coolantCelsius": 30, "wattsByCore": {"core 0": 20},
+          "coreCelsius": {"core 0": 61}}], "signs": ["dust"]}
+        """
+            .formatted(STACK);
+    all.add(new Reader("d.diagnose.json", readings, List.of("diagnose", "", "--json")));
     for (String command : List.of("plan", "dose", "mount")) {
       all.add(new Reader("job.json", document, List.of(command, "", "--json")));
     }

@@ -38,7 +38,11 @@ public final class StackJson {
    *     the file, the line or the layer
    */
   public static StackCase read(String file, String json) {
-    JsonNode node = Json.tree(file, json, "stack.unreadable", "the case");
+    return read(file, Json.tree(file, json, "stack.unreadable", "the case"));
+  }
+
+  /** As {@link #read(String, String)}, from a part of a file. */
+  static StackCase read(String file, JsonNode node) {
     return new StackJson(file).stack(node);
   }
 

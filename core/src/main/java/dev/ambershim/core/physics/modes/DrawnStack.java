@@ -17,8 +17,9 @@ import org.hipparchus.linear.RealMatrix;
  * once as a matrix over coarse contact cells, and each draw is one Cholesky factorisation. The
  * response of every source to every source is brought to that of fine grids by the ratio that both
  * have on the stack as given. As the operator is symmetric, the fluxes of a watt at each source
- * also tell how every cell's resistance and the film move every source. Used by one thread at a
- * time; a stack must be made of boxes, and conductivities that fall count by their reference.
+ * also tell how every cell's resistance and the film move every source. What it is asked leaves it
+ * as it is, so several threads may ask; a stack must be made of boxes, and conductivities that fall
+ * count by their reference.
  */
 public final class DrawnStack {
   /** Cells over the width of what is heated. */
@@ -33,7 +34,7 @@ public final class DrawnStack {
   private final StackCase given;
   private final Boxes boxes;
   private final Compliance[] compliance;
-  private final List<Cell> cells = new ArrayList<>();
+  private final List<Index> cells = new ArrayList<>();
 
   /** K at each cell for a watt through each other. */
   private final double[][] answers;
@@ -50,7 +51,7 @@ public final class DrawnStack {
   private final int[] conditionOf;
   private final double[][] ratio;
 
-  private record Cell(int contact, int column, int row, double area) {}
+  private record Index(int contact, int column, int row, double area) {}
 
   /**
    * Temperatures of a draw.
@@ -89,7 +90,7 @@ public final class DrawnStack {
       for (int i = 0; i < contact.columns(); i++) {
         for (int j = 0; j < contact.rows(); j++) {
           if (contact.open()[i][j]) {
-            cells.add(new Cell(c, i, j, contact.area()[i][j]));
+            cells.add(new Index(c, i, j, contact.area()[i][j]));
           }
         }
       }
@@ -111,7 +112,7 @@ public final class DrawnStack {
     for (int s = 0; s < sources; s++) {
       heat(s);
     }
-    double[][] rough = response(stack).response;
+    double[][] rough = rough(resistance(stack)).kelvinPerWatt;
     LiveStack live = new LiveStack(stack, ERROR, watch);
     ratio = new double[sources][sources];
     for (int s = 0; s < sources; s++) {
@@ -148,11 +149,11 @@ public final class DrawnStack {
     for (int n = 0; n < all.length; n++) {
       watch.check();
       double[][][] watts = Fluxes.none(boxes);
-      Cell from = cells.get(n);
+      Index from = cells.get(n);
       watts[from.contact()][from.column()][from.row()] = 1;
       double[][][] kelvin = Fluxes.answer(boxes, compliance, watts);
       for (int m = 0; m < all.length; m++) {
-        Cell to = cells.get(m);
+        Index to = cells.get(m);
         all[n][m] = kelvin[to.contact()][to.column()][to.row()];
       }
     }
@@ -205,25 +206,44 @@ public final class DrawnStack {
     }
     driving[source] = new double[cells.size()];
     for (int n = 0; n < cells.size(); n++) {
-      Cell cell = cells.get(n);
+      Index cell = cells.get(n);
       driving[source][n] = at[cell.contact()][cell.column()][cell.row()];
     }
   }
 
   /**
-   * Every source's rise for a watt of each, and the fluxes of that watt.
+   * Every source's rise for a watt of each, and the fluxes of that watt. A cell's resistance moves
+   * source a for a watt of source b by the product of both fluxes through it, as the operator is
+   * symmetric.
    *
-   * @param response K/W by source and source
+   * @param kelvinPerWatt by source and source
    * @param through W by source and cell
+   * @param levels mean temperature of each solid that no film cools, from the lowest box up, by
+   *     solid and source, K/W
    */
-  private record Responses(double[][] response, double[][] through) {}
+  public record Responses(double[][] kelvinPerWatt, double[][] through, double[][] levels) {}
 
-  private Responses response(StackCase stack) {
+  /**
+   * The responses under other resistances of the contact cells.
+   *
+   * @param resistance as {@link #resistance} gives it, K/W by cell; read only
+   * @throws org.hipparchus.exception.MathIllegalArgumentException if a resistance is negative
+   */
+  public Responses responses(double[] resistance) {
+    Responses rough = rough(resistance);
+    for (int s = 0; s < ratio.length; s++) {
+      for (int r = 0; r < ratio.length; r++) {
+        rough.kelvinPerWatt[r][s] *= ratio[r][s];
+      }
+    }
+    return rough;
+  }
+
+  private Responses rough(double[] resistance) {
     int n = cells.size();
     int sources = driving.length;
     int levels = conditions.length;
     double[][] matrix = new double[n][];
-    double[] resistance = resistance(stack);
     for (int i = 0; i < n; i++) {
       matrix[i] = answers[i].clone();
       matrix[i][i] += resistance[i];
@@ -242,6 +262,7 @@ public final class DrawnStack {
     double[][] solved = solver.solve(right).transpose().getData();
     double[][] through = new double[sources][];
     double[][] response = new double[sources][sources];
+    double[][] levelOf = new double[levels][sources];
     double[][] square = new double[levels][levels];
     for (int a = 0; a < levels; a++) {
       for (int b = 0; b < levels; b++) {
@@ -261,6 +282,7 @@ public final class DrawnStack {
           levels == 0 ? missing : levelsOf.solve(new ArrayRealVector(missing)).toArray();
       through[s] = solved[s].clone();
       for (int l = 0; l < levels; l++) {
+        levelOf[l][s] = level[l];
         Dense.addTo(through[s], level[l], solved[sources + l]);
       }
       for (int r = 0; r < sources; r++) {
@@ -268,11 +290,19 @@ public final class DrawnStack {
         response[r][s] = direct[r][s] + (box < 0 ? 0 : level[box]) - dot(driving[r], through[s]);
       }
     }
-    return new Responses(response, through);
+    return new Responses(response, through, levelOf);
   }
 
-  /** Resistance of every cell, K/W. */
-  private double[] resistance(StackCase stack) {
+  /**
+   * Resistance of every contact cell in a stack with other joints, K/W. It is linear in a joint's
+   * thickness from place to place.
+   *
+   * @throws IllegalArgumentException if the geometry changed
+   */
+  public double[] resistance(StackCase stack) {
+    if (!LiveStack.sameGeometry(given, stack)) {
+      throw new IllegalArgumentException("the geometry changed; write it out anew");
+    }
     double[] all = new double[cells.size()];
     int n = 0;
     for (Contact contact : boxes.contacts) {
@@ -310,7 +340,7 @@ public final class DrawnStack {
       throw new IllegalArgumentException("geometry, solids or film changed; write it out anew");
     }
     StackRules.check(drawn);
-    Responses found = response(drawn);
+    Responses found = responses(resistance(drawn));
     int sources = driving.length;
     double[] celsius = new double[sources];
     double[] total = new double[cells.size()];
@@ -318,7 +348,7 @@ public final class DrawnStack {
       double watts = drawn.heat().get(s).watts();
       Dense.addTo(total, watts, found.through[s]);
       for (int r = 0; r < sources; r++) {
-        celsius[r] += ratio[r][s] * found.response[r][s] * watts;
+        celsius[r] += found.kelvinPerWatt[r][s] * watts;
       }
     }
     double[][] byResistance = new double[sources][cells.size()];
@@ -337,7 +367,7 @@ public final class DrawnStack {
     double[] all = new double[through.length];
     if (!boxes.filmed(drawn)) {
       for (int n = 0; n < cells.size(); n++) {
-        Cell cell = cells.get(n);
+        Index cell = cells.get(n);
         if (boxes.contacts.get(cell.contact()).cooled()) {
           for (int s = 0; s < all.length; s++) {
             all[s] -= through[s][n] * total[n] / (film * film * cell.area());
@@ -385,7 +415,7 @@ public final class DrawnStack {
     }
     double[][][] through = Fluxes.none(boxes);
     for (int n = 0; n < cells.size(); n++) {
-      Cell cell = cells.get(n);
+      Index cell = cells.get(n);
       through[cell.contact()][cell.column()][cell.row()] = watts[n];
     }
     for (int c = 0; c < through.length; c++) {
@@ -412,6 +442,39 @@ public final class DrawnStack {
       sum += a[i] * b[i];
     }
     return sum;
+  }
+
+  /**
+   * Where a contact cell lies.
+   *
+   * @param below the solid layer under it
+   * @param above the solid layer over it; the number of layers where it meets the coolant
+   * @param left its edges, mm
+   * @param area m²
+   */
+  public record Cell(
+      int below, int above, double left, double right, double low, double high, double area) {}
+
+  /** The contact cells in the order of their resistances. */
+  public List<Cell> places() {
+    return cells.stream()
+        .map(
+            n -> {
+              Contact contact = boxes.contacts.get(n.contact);
+              int i = contact.left() + n.column;
+              int j = contact.low() + n.row;
+              return new Cell(
+                  boxes.boxes.get(contact.below()).layer(),
+                  contact.cooled()
+                      ? given.layers().size()
+                      : boxes.boxes.get(contact.above()).layer(),
+                  boxes.x[i] * 1e3,
+                  boxes.x[i + 1] * 1e3,
+                  boxes.y[j] * 1e3,
+                  boxes.y[j + 1] * 1e3,
+                  n.area);
+            })
+        .toList();
   }
 
   /** How many contact cells a draw has. */

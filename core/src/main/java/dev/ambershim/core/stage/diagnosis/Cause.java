@@ -1,0 +1,30 @@
+package dev.ambershim.core.stage.diagnosis;
+
+import java.util.Optional;
+
+/**
+ * A cause with what the evidence makes of it.
+ *
+ * @param kind what is wrong
+ * @param joint the joint that it sits in
+ * @param probability among all causes, 0 to 1
+ * @param kelvin what it costs the mean core at full load
+ * @param shape the likeliest shape that it has
+ * @param core the likeliest core whose sensor or power it is; −1 where none is meant
+ */
+public record Cause(
+    CauseKind kind,
+    Optional<String> joint,
+    double probability,
+    double kelvin,
+    Shape shape,
+    int core) {
+  /** Whether it can be put right without opening the chip. */
+  public boolean reversible(String outermost) {
+    return switch (kind) {
+      case COOLER_WEAK, COOLANT_WARM, SENSOR_OFF, CORE_DRAWS_MORE -> true;
+      case TOO_THICK, TILTED, GAP -> joint.filter(outermost::equals).isPresent();
+      case AS_IT_SHOULD_BE, NONE_OF_THESE -> false;
+    };
+  }
+}

@@ -1,0 +1,233 @@
+package dev.ambershim.core.stage.diagnosis;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import java.util.List;
+import java.util.Locale;
+
+/** The sentences of a diagnosis. */
+final class DiagnosisWords {
+  /** From this probability on a cause is told as found. */
+  static final double FOUND = 0.9;
+
+  /** Below this one, nothing can be told yet. */
+  static final double UNTOLD = 0.45;
+
+  private final Notation notation;
+  private final List<String> cores;
+
+  DiagnosisWords(Notation notation, List<String> cores) {
+    this.notation = notation;
+    this.cores = cores;
+  }
+
+  /** A probability as a person reads it. */
+  static String percent(double probability) {
+    double percent = 100 * probability;
+    if (percent > 99.4) {
+      return "over 99 %";
+    }
+    return percent < 0.95 ? "under 1 %" : Math.round(percent) + " %";
+  }
+
+  /** A cause's name at the head of a sentence. */
+  String head(Cause cause) {
+    String joint = cause.joint().orElse("");
+    String name =
+        switch (cause.kind()) {
+          case AS_IT_SHOULD_BE -> "Everything is as it should be";
+          case TOO_THICK -> "The " + joint + " is too thick or has dried out";
+          case TILTED -> "The " + joint + " is tilted" + direction(cause);
+          case GAP -> "The " + joint + " has a gap" + place(cause);
+          case COOLER_WEAK -> "The cooler is weak";
+          case COOLANT_WARM -> "The coolant is too warm";
+          case SENSOR_OFF -> "The sensor of " + core(cause) + " is off";
+          case CORE_DRAWS_MORE -> capital(core(cause)) + " draws more than told";
+          case NONE_OF_THESE -> "None of these";
+        };
+    return name;
+  }
+
+  /** A cause's name in the middle of a sentence, with its article. */
+  static String briefly(Cause cause) {
+    String joint = cause.joint().orElse("");
+    return switch (cause.kind()) {
+      case AS_IT_SHOULD_BE -> "nothing at all";
+      case TOO_THICK -> "a thick " + joint;
+      case TILTED -> "a tilted " + joint;
+      case GAP -> "a gap in the " + joint;
+      case COOLER_WEAK -> "a weak cooler";
+      case COOLANT_WARM -> "warm coolant";
+      case SENSOR_OFF -> "a sensor that is off";
+      case CORE_DRAWS_MORE -> "a core that draws more";
+      case NONE_OF_THESE -> "something else";
+    };
+  }
+
+  /** A cause's name beside a bar. */
+  static String label(Cause cause) {
+    String joint = cause.joint().orElse("");
+    return switch (cause.kind()) {
+      case TOO_THICK -> joint + " too thick";
+      case TILTED -> joint + " tilted";
+      case GAP -> joint + " has a gap";
+      default -> cause.kind().words();
+    };
+  }
+
+  /** Whether a cause has a cost that can be told. */
+  static boolean costs(Cause cause) {
+    return cause.kind() != CauseKind.AS_IT_SHOULD_BE
+        && cause.kind() != CauseKind.NONE_OF_THESE
+        && cause.probability() >= 0.005;
+  }
+
+  /** A number with its noun. */
+  static String counted(int count, String noun) {
+    return count + " " + noun + (count == 1 ? "" : "s");
+  }
+
+  /** What else it may be. */
+  String otherwise(Cause second) {
+    return "Otherwise it is most likely "
+        + briefly(second)
+        + " ("
+        + percent(second.probability())
+        + (costs(second) ? ", " + kelvin(second) : "")
+        + ").";
+  }
+
+  /** What puts a cause right. */
+  String remedy(Cause cause, String outermost) {
+    boolean outer = cause.joint().filter(outermost::equals).isPresent();
+    return switch (cause.kind()) {
+      case AS_IT_SHOULD_BE -> "Nothing needs repair; a cooler chip then takes a better joint.";
+      case TOO_THICK, GAP ->
+          outer
+              ? "Remedy: take the cooler off, clean both faces, and mount it with fresh paste."
+              : "Remedy: only opening the chip reaches this joint.";
+      case TILTED ->
+          outer
+              ? "Remedy: mount the cooler again and tighten its screws in turn, a little at a time."
+              : "Remedy: only opening the chip reaches this joint.";
+      case COOLER_WEAK ->
+          "Remedy: check the pump, its plug and its speed; then look for a blockage.";
+      case COOLANT_WARM -> "Remedy: clear dust, check the fans, and give the intake cooler air.";
+      case SENSOR_OFF -> "Remedy: none is needed; judge this chip by its other cores.";
+      case CORE_DRAWS_MORE -> "Remedy: check the load and this core's clock and voltage.";
+      case NONE_OF_THESE -> "Check the power reading, the load and the described stack.";
+    };
+  }
+
+  String uncapital(String text) {
+    return text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
+  }
+
+  private static String capital(String text) {
+    return text.isEmpty()
+        ? text
+        : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+  }
+
+  private String core(Cause cause) {
+    int core = cause.core();
+    return core >= 0 && core < cores.size() ? cores.get(core) : "a core";
+  }
+
+  private static String direction(Cause cause) {
+    Shape shape = cause.shape();
+    if (shape.form() != Shape.Form.PLANE) {
+      return "";
+    }
+    return ", thicker " + towards(shape.at()[1], shape.at()[2]);
+  }
+
+  private static String towards(double x, double y) {
+    // Within 22.5° of an axis it is an edge, else a corner.
+    double tan = Math.tan(Math.PI / 8);
+    boolean alongX = Math.abs(y) < tan * Math.abs(x);
+    boolean alongY = Math.abs(x) < tan * Math.abs(y);
+    String across = x > 0 ? "right" : "left";
+    String up = y > 0 ? "back" : "front";
+    if (alongX) {
+      return "towards the " + across;
+    }
+    return alongY ? "towards the " + up : "towards the " + up + " " + across;
+  }
+
+  private String place(Cause cause) {
+    Shape shape = cause.shape();
+    if (shape.form() != Shape.Form.GAP) {
+      return "";
+    }
+    double x = shape.at()[0];
+    double y = shape.at()[1];
+    double radius = Math.abs(shape.at()[2]);
+    return Math.hypot(x, y) < radius / 2 ? " in the middle" : " " + towards(x, y);
+  }
+
+  /** A cause's own sentence. */
+  String sentence(Cause cause) {
+    String head = head(cause) + ": " + percent(cause.probability());
+    return switch (cause.kind()) {
+      case AS_IT_SHOULD_BE -> head + ".";
+      case NONE_OF_THESE -> head + ". The readings stray in a way that no cause here explains.";
+      case SENSOR_OFF ->
+          head + ". It moves the mean of the cores by " + kelvin(cause) + " and heats nothing.";
+      default -> head + ". It costs the mean core " + kelvin(cause) + " at full load.";
+    };
+  }
+
+  private String kelvin(Cause cause) {
+    return notation.text(Math.abs(cause.kelvin()), Unit.KELVIN);
+  }
+
+  /** What a test would tell. */
+  String sentence(NextTest test, Cause first, Cause second) {
+    String doing = capital(test.trial().doing());
+    String takes = Math.round(test.minutes()) + " minutes";
+    String risk = test.trial().risk() == Trial.Risk.NONE ? "no risk" : "a small risk";
+    if (test.informationBits() < NOTHING) {
+      return doing + " would hardly tell anything more; it takes " + takes + ".";
+    }
+    return doing
+        + " helps to tell "
+        + briefly(first)
+        + " from "
+        + briefly(second)
+        + "; it takes "
+        + takes
+        + " and "
+        + risk
+        + ".";
+  }
+
+  /** A test that tells less than this is not worth its minutes, bits. */
+  static final double NOTHING = 0.02;
+
+  /** The answer in a sentence. */
+  String finding(List<Cause> causes, List<NextTest> next) {
+    Cause first = causes.get(0);
+    Cause second = causes.get(1);
+    boolean more = !next.isEmpty() && next.get(0).informationBits() >= NOTHING;
+    String share = percent(first.probability());
+    if (first.probability() < UNTOLD) {
+      return "Cannot tell yet: "
+          + briefly(first)
+          + " "
+          + share
+          + ", "
+          + briefly(second)
+          + " "
+          + percent(second.probability())
+          + (more ? "; " + next.get(0).trial().doing() + " tells most." : ".");
+    }
+    String head = head(first) + " (" + share + ")";
+    if (first.probability() >= FOUND || !more) {
+      return first.kind() == CauseKind.AS_IT_SHOULD_BE || first.kind() == CauseKind.NONE_OF_THESE
+          ? head + "."
+          : head + ", which costs " + kelvin(first) + " at full load.";
+    }
+    return head + "; " + next.get(0).trial().doing() + " tells it from " + briefly(second) + ".";
+  }
+}

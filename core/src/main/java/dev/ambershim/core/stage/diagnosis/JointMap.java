@@ -1,0 +1,19 @@
+package dev.ambershim.core.stage.diagnosis;
+
+/**
+ * A joint's thickness from place to place, as far as the readings see it.
+ *
+ * @param joint its name
+ * @param xMillimetres places, rising
+ * @param yMillimetres places, rising
+ * @param micrometres a row for each y
+ * @param seen how much of the doubt the readings took away, from 0, unknown, to 1; a row for each y
+ * @param usualMicrometres what it should be
+ */
+public record JointMap(
+    String joint,
+    double[] xMillimetres,
+    double[] yMillimetres,
+    double[][] micrometres,
+    double[][] seen,
+    double usualMicrometres) {}

@@ -1,0 +1,89 @@
+package dev.ambershim.core.stage.diagnosis;
+
+import java.util.EnumMap;
+import java.util.Map;
+
+/**
+ * What a person saw, felt or heard, and how much likelier it is under some causes than when all is
+ * as it should be. The odds are common practice, kept mild: a hand is no thermometer.
+ */
+public enum Sign {
+  PUMP_SILENT("The pump is silent, or rattles", Map.of(CauseKind.COOLER_WEAK, 8.0)),
+  TUBES_APART("One tube is much warmer than the other", Map.of(CauseKind.COOLER_WEAK, 6.0)),
+  RADIATOR_COLD_END("The radiator is warm at one end only", Map.of(CauseKind.COOLER_WEAK, 4.0)),
+  RADIATOR_HOT(
+      "The whole radiator or heat sink is hot to the touch",
+      Map.of(CauseKind.COOLANT_WARM, 5.0, CauseKind.CORE_DRAWS_MORE, 1.5)),
+  DUST("Fins or filters are full of dust", Map.of(CauseKind.COOLANT_WARM, 4.0)),
+  FAN_STANDS(
+      "A fan stands still or turns slowly",
+      Map.of(CauseKind.COOLANT_WARM, 6.0, CauseKind.COOLER_WEAK, 3.0)),
+  COOLER_STAYS_COOL(
+      "The cooler stays cool while the cores are hot",
+      Map.of(CauseKind.TOO_THICK, 3.0, CauseKind.TILTED, 3.0, CauseKind.GAP, 3.0)),
+  PRESSED_COOLER(
+      "The cores got cooler when you pressed on the cooler",
+      Map.of(CauseKind.TOO_THICK, 2.0, CauseKind.TILTED, 5.0, CauseKind.GAP, 2.0)),
+  PRINT_COVERED(
+      "The paste's print covers the whole face, evenly",
+      Map.of(CauseKind.TILTED, 0.3, CauseKind.GAP, 0.15, CauseKind.TOO_THICK, 0.8)),
+  PRINT_BARE_CORNER("The paste's print leaves a part bare", Map.of(CauseKind.GAP, 8.0)),
+  PRINT_ONE_SIDE("The paste's print is thick on one side", Map.of(CauseKind.TILTED, 8.0)),
+  PASTE_DRY("The paste is dry or crumbles", Map.of(CauseKind.TOO_THICK, 5.0, CauseKind.GAP, 3.0)),
+  SCREWS_UNEVEN(
+      "The screws were not tightened evenly",
+      Map.of(CauseKind.TILTED, 5.0, CauseKind.TOO_THICK, 1.5)),
+  WARM_AIR_IN("The air at the intake is warmer than the room", Map.of(CauseKind.COOLANT_WARM, 6.0));
+
+  /** How often a sign shows when all is well, against no sign: common practice. */
+  private static final double USUAL = 0.06;
+
+  private final String words;
+  private final Map<CauseKind, Double> odds;
+
+  Sign(String words, Map<CauseKind, Double> odds) {
+    this.words = words;
+    this.odds = new EnumMap<>(odds);
+  }
+
+  /** What the person says. */
+  public String words() {
+    return words;
+  }
+
+  /** Its name in files: lower case with hyphens. */
+  public String key() {
+    return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+  }
+
+  /** Whether it was seen on the joint under the cooler, and tells nothing of one under the lid. */
+  public boolean ofOutermost() {
+    return switch (this) {
+      case PRESSED_COOLER,
+          PRINT_COVERED,
+          PRINT_BARE_CORNER,
+          PRINT_ONE_SIDE,
+          PASTE_DRY,
+          SCREWS_UNEVEN ->
+          true;
+      default -> false;
+    };
+  }
+
+  /**
+   * How often it shows under a cause, against no sign of its test.
+   *
+   * @param outermost whether a joint's cause sits under the cold plate
+   */
+  public double chance(CauseKind kind, boolean outermost) {
+    return USUAL * odds(kind, outermost);
+  }
+
+  /** Odds against "as it should be". */
+  double odds(CauseKind kind, boolean outermost) {
+    if (kind.inJoint() && ofOutermost() && !outermost) {
+      return 1;
+    }
+    return odds.getOrDefault(kind, 1.0);
+  }
+}

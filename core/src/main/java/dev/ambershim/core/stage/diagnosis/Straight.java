@@ -1,0 +1,205 @@
+package dev.ambershim.core.stage.diagnosis;
+
+import dev.ambershim.core.physics.modes.DrawnStack;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Readings as straight lines in the unknowns, about a shape: what each should have read, and how
+ * that moves with each unknown. How a joint moves a core for a watt of another is the sum over its
+ * cells of both watts' fluxes times the change of resistance.
+ */
+final class Straight {
+  /** A reading of the lid says so much of its mean: where the probe sits is not known. */
+  private static final double LID_KELVIN = 1.5;
+
+  private static final double LID_SHARE = 0.1;
+
+  /** Variance of a value that was rounded to whole degrees. */
+  private static final double WHOLE = 1 / 12.0;
+
+  private final DiagnosisCase given;
+  private final StackModel model;
+  private final Layout layout;
+  private final boolean throughLoop;
+
+  /**
+   * A value that is read.
+   *
+   * @param expected what it should have been, K over its reference
+   * @param slopes by the unknowns
+   * @param read what it was, K over its reference
+   * @param sigma its own error
+   */
+  record Row(double expected, double[] slopes, double read, double sigma) {}
+
+  /**
+   * Prepares the rows.
+   *
+   * @param throughLoop whether the coolant stands over the room where only the room was read; else
+   *     the film's figure goes all the way to the room
+   */
+  Straight(DiagnosisCase given, StackModel model, Layout layout, boolean throughLoop) {
+    this.given = given;
+    this.model = model;
+    this.layout = layout;
+    this.throughLoop = throughLoop;
+  }
+
+  /** How every core moves for a watt of every other, by each unknown of joints and film. */
+  private double[][][] moves(StackModel.Turned turned) {
+    DrawnStack.Responses found = model.responses(turned);
+    int shapes = turned.shape().at().length;
+    double[][] bases = new double[3 * model.joints() + 1 + shapes][];
+    for (int j = 0; j < model.joints(); j++) {
+      System.arraycopy(model.plane(j), 0, bases, 3 * j, 3);
+    }
+    bases[3 * model.joints()] = model.filmSlope(turned.shape());
+    System.arraycopy(model.slopes(turned), 0, bases, 3 * model.joints() + 1, shapes);
+    int cores = model.cores();
+    double[][] through = found.through();
+    double[][][] all = new double[bases.length][cores][cores];
+    double[] both = new double[bases[0].length];
+    for (int k = 0; k < cores; k++) {
+      for (int l = 0; l <= k; l++) {
+        for (int n = 0; n < both.length; n++) {
+          both[n] = through[k][n] * through[l][n];
+        }
+        for (int b = 0; b < bases.length; b++) {
+          double sum = 0;
+          for (int n = 0; n < both.length; n++) {
+            sum += both[n] * bases[b][n];
+          }
+          all[b][k][l] = sum;
+          all[b][l][k] = sum;
+        }
+      }
+    }
+    return all;
+  }
+
+  /** What a shape does at one mount, kept for all of its readings. */
+  record Seen(StackModel.Turned turned, double[][] kelvinPerWatt, double[][][] moves) {}
+
+  /** Looks at a shape as it lies. */
+  Seen look(StackModel.Turned turned) {
+    return new Seen(turned, model.responses(turned).kelvinPerWatt(), moves(turned));
+  }
+
+  /** The cores whose rows come first in a reading's, in their order. */
+  List<Integer> cores(CaseReading r) {
+    return java.util.stream.IntStream.range(0, given.stack().heat().size())
+        .filter(c -> r.coreCelsius().containsKey(given.stack().heat().get(c).name()))
+        .boxed()
+        .toList();
+  }
+
+  /**
+   * The rows of one reading.
+   *
+   * @param reading its place among the readings
+   */
+  List<Row> rows(CaseReading r, int reading, Seen seen) {
+    double[] watts = given.watts(r);
+    double all = Arrays.stream(watts).sum();
+    boolean coolant = r.coolantCelsius().isPresent();
+    double sink = coolant ? r.coolantCelsius().getAsDouble() : r.roomCelsius().getAsDouble();
+    double loop = given.loopKelvinPerWatt().orElse(0);
+    List<Row> rows = new java.util.ArrayList<>();
+    boolean whole =
+        r.coreCelsius().values().stream().allMatch(c -> c == Math.rint(c))
+            && r.coreCelsius().size() > 1;
+    double sigma = Math.sqrt(Math.pow(given.doubts().readingKelvin(), 2) + (whole ? WHOLE : 0));
+    for (int c = 0; c < watts.length; c++) {
+      Double read = r.coreCelsius().get(given.stack().heat().get(c).name());
+      if (read != null) {
+        rows.add(core(r, reading, seen, watts, c, read - sink, sigma));
+      }
+    }
+    if (coolant && r.roomCelsius().isPresent() && given.loopKelvinPerWatt().isPresent()) {
+      double[] slopes = new double[layout.size()];
+      lift(slopes, watts, all, loop, 1);
+      rows.add(
+          new Row(
+              loop * all,
+              slopes,
+              sink - r.roomCelsius().getAsDouble(),
+              given.doubts().airKelvin()));
+    }
+    Optional<double[]> lid = model.lid(model.responses(seen.turned()));
+    if (lid.isPresent() && r.lidCelsius().isPresent()) {
+      rows.add(lid(r, reading, watts, lid.get(), sink));
+    }
+    return rows;
+  }
+
+  private Row core(
+      CaseReading r, int reading, Seen seen, double[] watts, int core, double read, double sigma) {
+    double[] slopes = new double[layout.size()];
+    double expected = 0;
+    double hot = watts[core];
+    for (int l = 0; l < watts.length; l++) {
+      double one = seen.kelvinPerWatt[core][l] * watts[l];
+      expected += one;
+      slopes[layout.power(l)] = one;
+    }
+    slopes[layout.allPower()] = expected;
+    slopes[layout.sensor(core)] = 1;
+    slopes[layout.allSensors()] = 1;
+    slopes[layout.hot()] = hot;
+    slopes[layout.sink(reading)] = 1;
+    for (int b = 0; b < seen.moves.length; b++) {
+      double sum = 0;
+      for (int l = 0; l < watts.length; l++) {
+        sum += seen.moves[b][core][l] * watts[l];
+      }
+      int joints = 3 * model.joints();
+      slopes[b < joints ? b : b == joints ? layout.film() : layout.shape(b - joints - 1)] = sum;
+      if (b >= 3 * model.outermost() && b < joints && layout.mounts().size() > 1) {
+        slopes[layout.mount(r.mount(), b - 3 * model.outermost())] = sum;
+      }
+    }
+    if (r.coolantCelsius().isEmpty()) {
+      double loop = throughLoop ? given.loopKelvinPerWatt().orElse(USUAL_LOOP) : 0;
+      double all = Arrays.stream(watts).sum();
+      expected += loop * all;
+      lift(slopes, watts, all, throughLoop ? loop : USUAL_LOOP, throughLoop ? 1 : 0);
+    }
+    return new Row(expected, slopes, read, sigma);
+  }
+
+  /** A loop where none is told, K/W: common practice, 0.03 to 0.08. */
+  static final double USUAL_LOOP = 0.05;
+
+  /** How the coolant moves over the room. */
+  private void lift(double[] slopes, double[] watts, double all, double loop, double byPower) {
+    slopes[layout.loop()] += loop * all;
+    slopes[layout.air()] += 1;
+    for (int l = 0; l < watts.length; l++) {
+      slopes[layout.power(l)] += byPower * loop * watts[l];
+    }
+    slopes[layout.allPower()] += byPower * loop * all;
+  }
+
+  private Row lid(CaseReading r, int reading, double[] watts, double[] lid, double sink) {
+    double expected = 0;
+    for (int l = 0; l < watts.length; l++) {
+      expected += lid[l] * watts[l];
+    }
+    double[] slopes = new double[layout.size()];
+    slopes[layout.sink(reading)] = 1;
+    slopes[layout.allPower()] = expected;
+    if (r.coolantCelsius().isEmpty()) {
+      double loop = throughLoop ? given.loopKelvinPerWatt().orElse(USUAL_LOOP) : 0;
+      double all = Arrays.stream(watts).sum();
+      expected += loop * all;
+      lift(slopes, watts, all, throughLoop ? loop : USUAL_LOOP, throughLoop ? 1 : 0);
+    }
+    return new Row(
+        expected,
+        slopes,
+        r.lidCelsius().getAsDouble() - sink,
+        Math.hypot(LID_KELVIN, LID_SHARE * expected));
+  }
+}
