@@ -10,6 +10,7 @@ import java.util.List;
 
 /** The causes as bars, each with its probability and what it costs. */
 final class CausesPicture {
+  private static final double PAD = 4;
   private static final double ROW = 26;
   private static final double NAMES = 250;
   private static final double FIGURES = 150;
@@ -29,7 +30,7 @@ final class CausesPicture {
   }
 
   static double height(List<Cause> causes) {
-    return 8 + ROW * shown(causes).size();
+    return 2 * PAD + ROW * shown(causes).size();
   }
 
   static Picture of(List<Cause> causes, DiagnosisWords words, Notation notation, double width) {
@@ -37,9 +38,9 @@ final class CausesPicture {
     StringBuilder said = new StringBuilder("Causes by probability.");
     double names = Math.min(NAMES, width * 0.45);
     double room = Math.max(40, width - names - FIGURES);
-    double y = 4;
+    double y = PAD;
     for (Cause cause : shown(causes)) {
-      boolean first = cause == causes.get(0);
+      boolean first = y == PAD;
       pen.words(names - 8, y + 17, DiagnosisWords.label(cause), Tone.INK, 13, Anchor.END);
       pen.box(names, y + 4, room, ROW - 8, Tone.GRID, "");
       pen.box(

@@ -1,14 +1,17 @@
 package dev.ambershim.core.stage.diagnosis;
 
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executor;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -111,15 +114,12 @@ public final class Diagnosis {
       boolean open = given.readings().stream().anyMatch(r -> r.coolantCelsius().isEmpty());
       List<Held> held = new ArrayList<>();
       for (boolean through : open ? new boolean[] {true, false} : new boolean[] {true}) {
-        held.addAll(
-            dev.ambershim.core.base.SideBySide.each(
-                alone, s -> hold(s, s, through, open), helpers));
+        held.addAll(SideBySide.each(alone, s -> hold(s, s, through, open), helpers));
       }
       watch.share(0.8);
-      List<Held> refined = best(held, REFINED).stream().map(h -> refine(h, open)).toList();
-      Map<Held, Held> anew =
-          refined.stream().collect(Collectors.toMap(h -> before(held, h), Function.identity()));
-      held.replaceAll(h -> anew.getOrDefault(h, h));
+      Set<Held> telling = Collections.newSetFromMap(new IdentityHashMap<>());
+      telling.addAll(best(held, REFINED));
+      held.replaceAll(h -> telling.contains(h) ? refine(h, open) : h);
       List<Held> pairs = new ArrayList<>();
       for (Held one : best(held, PAIRED)) {
         pairs.addAll(beside(one, open));
@@ -127,13 +127,6 @@ public final class Diagnosis {
       held.addAll(pairs);
       watch.share(0.95);
       return Ranking.of(given, model, layout, weighed(held), helpers);
-    }
-
-    private Held before(List<Held> all, Held refined) {
-      return all.stream()
-          .filter(h -> h.origin() == refined.origin() && h.throughLoop() == refined.throughLoop())
-          .findFirst()
-          .orElseThrow();
     }
 
     /** The best of each cause and seat, and whatever has no shape. */

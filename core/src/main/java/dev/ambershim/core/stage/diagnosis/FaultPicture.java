@@ -10,6 +10,7 @@ import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.Picture.Pen;
 import dev.ambershim.core.picture.Tone;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -49,7 +50,7 @@ final class FaultPicture {
     double centre = width / 2;
     boolean alongY = alongY(cause.shape());
     double[] under = new double[COLUMNS];
-    java.util.Arrays.fill(under, height - FOOT);
+    Arrays.fill(under, height - FOOT);
     for (StackLayer layer : layers) {
       Patch whole = layer.bounds();
       double half =
@@ -66,7 +67,7 @@ final class FaultPicture {
         double along = 2.0 * i / (COLUMNS - 1) - 1;
         xs[i] = centre + along * half;
         bottoms[i] = under[i];
-        tops[i] = under[i] - high(layer, faulty ? cause.shape() : Shape.NONE, whole, along, alongY);
+        tops[i] = under[i] - high(layer, faulty ? cause.shape() : Shape.NONE, along, alongY);
         most = Math.min(most, tops[i]);
       }
       // What lies over a joint is stiff: it rests on the joint as a plane.
@@ -77,7 +78,7 @@ final class FaultPicture {
         if (gap) {
           hollow(pen, cause.shape(), centre, half, whole, alongY, tops, bottoms);
         }
-        under = tilted ? rested(tops) : level(tops);
+        under = tilted ? tops.clone() : level(tops);
       } else {
         double[] flat = tops.clone();
         pen.band(xs, flat, bottoms, tone(layer));
@@ -122,8 +123,7 @@ final class FaultPicture {
     };
   }
 
-  private static double high(
-      StackLayer layer, Shape shape, Patch whole, double along, boolean alongY) {
+  private static double high(StackLayer layer, Shape shape, double along, boolean alongY) {
     if (!layer.crossing()) {
       return SOLID;
     }
@@ -136,14 +136,10 @@ final class FaultPicture {
     return Math.min(TALLEST, JOINT * Math.max(0.25, 1 + extra));
   }
 
-  private static double[] rested(double[] tops) {
-    return tops.clone();
-  }
-
   private static double[] level(double[] tops) {
-    double least = java.util.Arrays.stream(tops).min().orElseThrow();
+    double least = Arrays.stream(tops).min().orElseThrow();
     double[] all = new double[tops.length];
-    java.util.Arrays.fill(all, least);
+    Arrays.fill(all, least);
     return all;
   }
 

@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.diagnosis;
 
 import dev.ambershim.core.stage.diagnosis.Suspect.Stray;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -92,7 +93,7 @@ final class Layout {
    */
   int[] from(Layout other) {
     int[] from = new int[size()];
-    java.util.Arrays.fill(from, -1);
+    Arrays.fill(from, -1);
     for (int i = 0; i < film() + 1 + SHAPE; i++) {
       from[i] = i;
     }

@@ -2,6 +2,7 @@ package dev.ambershim.core.stage.diagnosis;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
@@ -68,8 +69,7 @@ final class Normal {
    * @param noise how many times as noisy the rows are
    */
   Belief belief(double[] prior, double[] spread, double noise) {
-    int[] free =
-        java.util.stream.IntStream.range(0, prior.length).filter(i -> spread[i] > 0).toArray();
+    int[] free = IntStream.range(0, prior.length).filter(i -> spread[i] > 0).toArray();
     double share = 1 / (noise * noise);
     int n = free.length;
     // About the prior: what is left of the sides once every unknown is at its likely value.

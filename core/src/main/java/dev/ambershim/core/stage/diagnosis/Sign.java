@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.diagnosis;
 
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -53,7 +54,7 @@ public enum Sign {
 
   /** Its name in files: lower case with hyphens. */
   public String key() {
-    return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   /** Whether it was seen on the joint under the cooler, and tells nothing of one under the lid. */

@@ -1,9 +1,11 @@
 package dev.ambershim.core.stage.diagnosis;
 
 import dev.ambershim.core.physics.modes.DrawnStack;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Readings as straight lines in the unknowns, about a shape: what each should have read, and how
@@ -89,7 +91,7 @@ final class Straight {
 
   /** The cores whose rows come first in a reading's, in their order. */
   List<Integer> cores(CaseReading r) {
-    return java.util.stream.IntStream.range(0, given.stack().heat().size())
+    return IntStream.range(0, given.stack().heat().size())
         .filter(c -> r.coreCelsius().containsKey(given.stack().heat().get(c).name()))
         .boxed()
         .toList();
@@ -106,7 +108,7 @@ final class Straight {
     boolean coolant = r.coolantCelsius().isPresent();
     double sink = coolant ? r.coolantCelsius().getAsDouble() : r.roomCelsius().getAsDouble();
     double loop = given.loopKelvinPerWatt().orElse(0);
-    List<Row> rows = new java.util.ArrayList<>();
+    List<Row> rows = new ArrayList<>();
     boolean whole =
         r.coreCelsius().values().stream().allMatch(c -> c == Math.rint(c))
             && r.coreCelsius().size() > 1;

@@ -178,7 +178,8 @@ public final class HiddenChip {
     List<HeatSource> heat = new ArrayList<>();
     for (int c = 0; c < cores; c++) {
       double x = (c % columns + 0.5) / columns * width - width / 2;
-      double y = (c / columns + 0.5) / rows * depth - depth / 2;
+      int row = c / columns;
+      double y = (row + 0.5) / rows * depth - depth / 2;
       Patch patch = new Patch(x, y, 0.62 * width / columns, 0.62 * depth / rows);
       heat.add(HeatSource.steady("core " + c, patch, watts));
     }
@@ -191,27 +192,29 @@ public final class HiddenChip {
     Patch die = believed.layers().get(0).bounds();
     double halfWidth = whole.widthMillimetres() / 2;
     double halfDepth = whole.depthMillimetres() / 2;
-    switch (kind) {
-      case TOO_THICK:
+    return switch (kind) {
+      case TOO_THICK -> {
         double more = between(1.0, 3.0);
-        return (x, y) -> more;
-      case TILTED:
+        yield (x, y) -> more;
+      }
+      case TILTED -> {
         double angle = between(0, 2 * Math.PI);
         double lift = between(1.0, 3.5);
         double cos = Math.cos(angle);
         double sin = Math.sin(angle);
         double most = Math.abs(cos) + Math.abs(sin);
-        return (x, y) -> lift * (1 + (cos * x / halfWidth + sin * y / halfDepth) / most);
-      case GAP:
+        yield (x, y) -> lift * (1 + (cos * x / halfWidth + sin * y / halfDepth) / most);
+      }
+      case GAP -> {
         double size =
             between(0.18, 0.34) * Math.sqrt(die.widthMillimetres() * die.depthMillimetres());
         double cx = between(-0.8, 0.8) * die.widthMillimetres() / 2;
         double cy = between(-0.8, 0.8) * die.depthMillimetres() / 2;
         double deep = between(6, 30);
-        return (x, y) -> Math.hypot(x - cx, y - cy) < size ? deep : 0;
-      default:
-        return (x, y) -> 0;
-    }
+        yield (x, y) -> Math.hypot(x - cx, y - cy) < size ? deep : 0;
+      }
+      default -> (x, y) -> 0;
+    };
   }
 
   /** The true stack of one mount. */
