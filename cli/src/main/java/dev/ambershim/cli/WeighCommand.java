@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
+import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
@@ -13,10 +14,12 @@ import dev.ambershim.core.plan.Wish;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.diagnosis.JobCase;
 import dev.ambershim.core.stage.weigh.CurveCheck;
 import dev.ambershim.core.stage.weigh.OptionForecast;
 import dev.ambershim.core.stage.weigh.OwnRecord;
 import dev.ambershim.core.stage.weigh.Question;
+import dev.ambershim.core.stage.weigh.Suspicion;
 import dev.ambershim.core.stage.weigh.Tries;
 import dev.ambershim.core.stage.weigh.WeighQuestion;
 import dev.ambershim.core.stage.weigh.Weighing;
@@ -125,8 +128,13 @@ final class WeighCommand implements Callable<Integer> {
   private int weigh(Job job) {
     PrintWriter out = spec.commandLine().getOut();
     List<String> missing = new ArrayList<>();
+    Assessment assessment = Assessment.of(job, logs(job, missing), Notation.METRIC);
+    Question plain = WeighQuestion.of(assessment, record());
     Question question =
-        WeighQuestion.of(Assessment.of(job, logs(job, missing), Notation.METRIC), record());
+        JobCase.of(assessment, Side.BEFORE)
+            .map(c -> Suspicion.of(Solved.CAUSES.of(c, SolveWatch.NONE), c.watts()))
+            .map(plain::withSuspicion)
+            .orElse(plain);
     WhatIf load =
         new WhatIf(
             heat == null ? 1 : heat / question.heatWatts(),

@@ -19,6 +19,15 @@ public interface Load extends AutoCloseable {
   /** Turns the load on or off; the same again does nothing. */
   void set(boolean on);
 
+  /**
+   * Loads one core alone; a negative core ends that.
+   *
+   * @return false if this load cannot, and nothing was done
+   */
+  default boolean alone(int core) {
+    return false;
+  }
+
   /** Ends the load for good. */
   @Override
   void close();

@@ -15,6 +15,9 @@ public final class SteadyLoad implements Load {
 
   private final List<Thread> threads = new ArrayList<>();
   private final int count;
+  private final Pinning pinning;
+  private Thread single;
+  private volatile int alone = -1;
   private volatile boolean on;
   private volatile boolean ended;
 
@@ -27,7 +30,50 @@ public final class SteadyLoad implements Load {
    * @param threads how many, 1 or more; as many as the machine's processors load all of it
    */
   public SteadyLoad(int threads) {
+    this(threads, Pinning.NONE);
+  }
+
+  /**
+   * A load that can hold a thread to a core.
+   *
+   * @param pinning how
+   */
+  public SteadyLoad(int threads, Pinning pinning) {
     count = Math.max(1, threads);
+    this.pinning = pinning;
+  }
+
+  @Override
+  public synchronized boolean alone(int core) {
+    if (ended || core >= pinning.cores()) {
+      return false;
+    }
+    set(false);
+    alone = core;
+    if (core >= 0 && single == null) {
+      single = new Thread(this::workAlone, "load of one core");
+      single.setDaemon(true);
+      single.start();
+    }
+    LockSupport.unpark(single);
+    return true;
+  }
+
+  private void workAlone() {
+    int held = -1;
+    double[] x = new double[CHAINS];
+    while (!ended) {
+      int core = alone;
+      if (core < 0) {
+        LockSupport.park(this);
+        continue;
+      }
+      if (core != held) {
+        pinning.hold(core);
+        held = core;
+      }
+      sink = round(x);
+    }
   }
 
   /** How many threads a full load takes. */
@@ -59,17 +105,21 @@ public final class SteadyLoad implements Load {
         LockSupport.park(this);
         continue;
       }
-      for (int i = 0; i < ROUND; i++) {
-        for (int c = 0; c < CHAINS; c++) {
-          x[c] = Math.fma(x[c], 0.999_999, 1e-3 * c);
-        }
-      }
-      double sum = 0;
-      for (double v : x) {
-        sum += v;
-      }
-      sink = sum;
+      sink = round(x);
     }
+  }
+
+  private static double round(double[] x) {
+    for (int i = 0; i < ROUND; i++) {
+      for (int c = 0; c < CHAINS; c++) {
+        x[c] = Math.fma(x[c], 0.999_999, 1e-3 * c);
+      }
+    }
+    double sum = 0;
+    for (double v : x) {
+      sum += v;
+    }
+    return sum;
   }
 
   /** A figure that the work leads to. */
@@ -81,6 +131,8 @@ public final class SteadyLoad implements Load {
   public void close() {
     ended = true;
     on = false;
+    alone = -1;
     threads.forEach(LockSupport::unpark);
+    LockSupport.unpark(single);
   }
 }

@@ -2,8 +2,8 @@ package dev.ambershim.bench.coverage;
 
 import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.runs.causes.CauseKind;
 import dev.ambershim.core.stage.diagnosis.Cause;
-import dev.ambershim.core.stage.diagnosis.CauseKind;
 import dev.ambershim.core.stage.diagnosis.Diagnosis;
 import dev.ambershim.core.stage.diagnosis.DiagnosisCase;
 import dev.ambershim.core.stage.diagnosis.Ranking;

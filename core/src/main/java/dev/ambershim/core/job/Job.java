@@ -53,6 +53,7 @@ import java.util.stream.Stream;
  * @param paste what paste goes on, how and how much
  * @param closing how the lid is glued
  * @param mounting how the cooler is screwed down
+ * @param evidence what speaks for or against a cause besides the runs
  */
 @RecordBuilder
 public record Job(
@@ -81,7 +82,8 @@ public record Job(
     CoatTerms coat,
     PasteTerms paste,
     CloseTerms closing,
-    MountTerms mounting)
+    MountTerms mounting,
+    CauseEvidence evidence)
     implements JobBuilder.With {
   /** Below this most people would not open a chip: common practice. */
   private static final double USUAL_CARE_KELVIN = 1;
@@ -104,6 +106,7 @@ public record Job(
     paste = paste == null ? PasteTerms.USUAL : paste;
     closing = closing == null ? CloseTerms.USUAL : closing;
     mounting = mounting == null ? MountTerms.USUAL : mounting;
+    evidence = evidence == null ? CauseEvidence.NONE : evidence;
   }
 
   /** A new job from a starting point. */

@@ -85,6 +85,18 @@ public record Reading(
     return new Problem("reading." + key, Place.field(field), what, remedy);
   }
 
+  /** The same with cores that are so much cooler, but no cooler than the room. */
+  public Reading cooler(double kelvin) {
+    return new Reading(
+        name,
+        watts,
+        Math.max(roomCelsius, coreCelsius - kelvin),
+        roomCelsius,
+        coolantCelsius,
+        lidCelsius,
+        mount);
+  }
+
   /** A reading of cores and room alone. */
   public static Reading plain(String name, double watts, double coreCelsius, double roomCelsius) {
     return new Reading(name, watts, coreCelsius, roomCelsius, null, null);

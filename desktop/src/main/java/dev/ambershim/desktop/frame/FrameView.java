@@ -8,6 +8,7 @@ import dev.ambershim.desktop.model.Trouble;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.FileDialogs;
 import dev.ambershim.desktop.widget.FilePicker;
+import dev.ambershim.desktop.widget.Inquiry;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.StageView;
@@ -54,6 +55,9 @@ public final class FrameView extends StackPane implements Desk {
   private final ScrollPane middle = new ScrollPane();
   private final Function<FrameView, StepsScreen> benches;
   private StepsScreen bench;
+  private final Function<FrameView, Map<Asked, Supplier<Inquiry>>> inquiries;
+  private final Map<Asked, Inquiry> made = new EnumMap<>(Asked.class);
+  private Inquiry asking;
   private boolean atBench;
   private KeyCode held;
   private long heldAt;
@@ -66,13 +70,16 @@ public final class FrameView extends StackPane implements Desk {
    * @param picker asks for files
    * @param stages makes the stages that are built, each when it is first shown
    * @param benches makes the bench when it is first gone to
+   * @param inquiries makes what takes a stage's place, each when it is first asked for
    */
   public FrameView(
       JobModel model,
       FilePicker picker,
       Function<FrameView, Map<Stage, Supplier<StageView>>> stages,
-      Function<FrameView, StepsScreen> benches) {
+      Function<FrameView, StepsScreen> benches,
+      Function<FrameView, Map<Asked, Supplier<Inquiry>>> inquiries) {
     this.benches = benches;
+    this.inquiries = inquiries;
     this.model = model;
     this.files = new FileDialogs(model, picker);
     this.stages = stages;
@@ -163,6 +170,10 @@ public final class FrameView extends StackPane implements Desk {
   private void showStage() {
     // The answer comes first, wherever the last stage was left.
     middle.setVvalue(0);
+    if (asking != null) {
+      asking.open(false);
+      asking = null;
+    }
     if (model.openedProperty().get() && model.jobProperty().get() == null) {
       Trouble trouble = model.troubleProperty().get();
       middle.setContent(
@@ -211,6 +222,9 @@ public final class FrameView extends StackPane implements Desk {
     look.setOnAction(e -> model.takeExample());
     look.setDisable(model.readOnly());
     begin.setDisable(model.readOnly());
+    Button practise = new Button("Practise  Ctrl+Shift+D");
+    practise.setId("empty-practise");
+    practise.setOnAction(e -> togglePractise());
     Button take = new Button("Take in a job bundle  Ctrl+I");
     take.setOnAction(e -> files.takeBundle());
     take.setDisable(model.readOnly());
@@ -221,7 +235,7 @@ public final class FrameView extends StackPane implements Desk {
             Labels.wrapped(
                 "A job is one chip's story: what it is, how it ran before, what you did, how it runs"
                     + " after. Begin with the kind of chip; every figure can be put right later."),
-            new HBox(10, begin, look, take));
+            new HBox(10, begin, look, take, practise));
     box.getStyleClass().add("stage");
     return box;
   }
@@ -246,6 +260,9 @@ public final class FrameView extends StackPane implements Desk {
     } else if (event.isShortcutDown() && event.getCode().isDigitKey()) {
       int digit = event.getCode().getChar().charAt(0) - '0';
       leaveBench();
+      if (asking != null) {
+        showStage();
+      }
       model.stageProperty().set(Stage.at(digit == 0 ? 10 : digit));
       event.consume();
     } else if (Key.act(event, this)) {
@@ -279,6 +296,39 @@ public final class FrameView extends StackPane implements Desk {
     asking.lookup("#close-sheet").setVisible(false);
     getChildren().add(asking);
     sheet = asking;
+  }
+
+  /** What takes a stage's place. */
+  public enum Asked {
+    DIAGNOSIS,
+    PRACTISE
+  }
+
+  /** Asks why the chip is hot, in place of the stage, or goes back to it. */
+  public void toggleDiagnosis() {
+    if (model.jobProperty().get() != null) {
+      toggle(Asked.DIAGNOSIS);
+    }
+  }
+
+  /** Goes to the place to practise, which needs no job, or back. */
+  public void togglePractise() {
+    toggle(Asked.PRACTISE);
+  }
+
+  private void toggle(Asked asked) {
+    Inquiry wanted = made.computeIfAbsent(asked, a -> inquiries.apply(this).get(a).get());
+    if (asking == wanted) {
+      showStage();
+      return;
+    }
+    leaveBench();
+    closeSheet();
+    showStage();
+    middle.setContent(wanted.node());
+    asking = wanted;
+    wanted.open(true);
+    wanted.node().requestFocus();
   }
 
   @Override
@@ -326,7 +376,7 @@ public final class FrameView extends StackPane implements Desk {
   }
 
   void showLogbook() {
-    showSheet("Logbook", LogbookSheet.content(model, this::closeSheet));
+    showSheet("Logbook", LogbookSheet.content(model, this::closeSheet, this::togglePractise));
   }
 
   void showSettings() {
@@ -340,7 +390,7 @@ public final class FrameView extends StackPane implements Desk {
 
   /** Does something with the stage on screen, if it is built. */
   void onStage(Consumer<StageView> action) {
-    StageView view = built.get(model.stageProperty().get());
+    StageView view = asking != null ? asking : built.get(model.stageProperty().get());
     if (view != null) {
       action.accept(view);
     }
@@ -353,6 +403,9 @@ public final class FrameView extends StackPane implements Desk {
     }
     if (model.stageProperty().get() != Stage.PROVE) {
       model.stageProperty().set(Stage.BASELINE);
+    }
+    if (asking != null) {
+      showStage();
     }
     onStage(StageView::conduct);
   }

@@ -16,6 +16,8 @@ enum Key {
   BEFORE_LOGS("Ctrl+O", "add logs from before the work", v -> v.files().takeLogs(Side.BEFORE)),
   AFTER_LOGS("Ctrl+Shift+O", "add logs from after the work", v -> v.files().takeLogs(Side.AFTER)),
   CONDUCT("Ctrl+J", "conduct a stress run", FrameView::conduct),
+  DIAGNOSIS("Ctrl+D", "why is it hot? and back", FrameView::toggleDiagnosis),
+  PRACTISE("Ctrl+Shift+D", "practise: hidden faults, drops, steps", FrameView::togglePractise),
   BENCH("F2", "go to the bench, and back", FrameView::toggleBench),
   RUNG("Ctrl+G", "write down a rung of the clock ladder", FrameView::writeRung),
   UNDO("Ctrl+Z", "undo", v -> v.model().undo()),

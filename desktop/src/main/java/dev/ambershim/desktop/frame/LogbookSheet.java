@@ -26,7 +26,7 @@ final class LogbookSheet {
 
   private LogbookSheet() {}
 
-  static Node content(JobModel model, Runnable close) {
+  static Node content(JobModel model, Runnable close, Runnable practise) {
     FilteredList<JobHead> found = new FilteredList<>(model.jobs());
     TextField search = new TextField();
     search.setId("search-jobs");
@@ -71,7 +71,19 @@ final class LogbookSheet {
           open.run();
         });
     list.getSelectionModel().selectFirst();
-    return new VBox(10, search, list, begin(model, close), CopiesPane.row(model, close));
+    Button go = new Button("Practise  Ctrl+Shift+D");
+    go.setId("logbook-practise");
+    go.setOnAction(e -> practise.run());
+    return new VBox(
+        10,
+        search,
+        list,
+        begin(model, close),
+        new HBox(
+            10,
+            go,
+            Labels.line("Find hidden faults on invented chips; nothing can break.", "hint")),
+        CopiesPane.row(model, close));
   }
 
   private static Node begin(JobModel model, Runnable close) {

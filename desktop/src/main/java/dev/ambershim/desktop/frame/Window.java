@@ -2,15 +2,18 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.demo.DemoWorkshop;
+import dev.ambershim.desktop.frame.FrameView.Asked;
 import dev.ambershim.desktop.model.Bell;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.baseline.BaselineView;
 import dev.ambershim.desktop.stage.clean.CleanView;
 import dev.ambershim.desktop.stage.close.CloseView;
 import dev.ambershim.desktop.stage.coat.CoatView;
+import dev.ambershim.desktop.stage.diagnosis.DiagnosisView;
 import dev.ambershim.desktop.stage.lap.LapView;
 import dev.ambershim.desktop.stage.measure.MeasureView;
 import dev.ambershim.desktop.stage.open.OpenView;
+import dev.ambershim.desktop.stage.practise.PractiseView;
 import dev.ambershim.desktop.stage.prove.ProveView;
 import dev.ambershim.desktop.stage.steps.StepsView;
 import dev.ambershim.desktop.stage.weigh.WeighView;
@@ -59,7 +62,13 @@ public final class Window {
                     () -> new CleanView(model, view),
                     Stage.PROVE,
                     () -> new ProveView(model, view)),
-            view -> new StepsView(model, view));
+            view -> new StepsView(model, view),
+            view ->
+                Map.of(
+                    Asked.DIAGNOSIS,
+                    () -> new DiagnosisView(model, view, view::toggleDiagnosis),
+                    Asked.PRACTISE,
+                    () -> new PractiseView(model, view::togglePractise)));
     model.setExample(DemoWorkshop::fill);
     await(fonts);
     scene.setRoot(shell);

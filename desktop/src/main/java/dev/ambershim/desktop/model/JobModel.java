@@ -60,6 +60,7 @@ public final class JobModel implements AutoCloseable {
   private final Work work;
   private final Work reckoning;
   private final Work assessor;
+  private final Work inquiry;
   private final Map<String, RunLog> logs = new ConcurrentHashMap<>();
   private final ReadOnlyObjectWrapper<StoredJob> stored = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
@@ -107,6 +108,7 @@ public final class JobModel implements AutoCloseable {
     work = new Work(this::hear);
     reckoning = new Work(problem -> note(new Message(problem.getMessage(), true)));
     assessor = new Work(problem -> note(new Message(problem.getMessage(), true)));
+    inquiry = new Work(problem -> note(new Message(problem.getMessage(), true)));
     stage.addListener((o, was, is) -> Stage.sideOf(is).ifPresent(side::set));
     side.addListener((o, was, is) -> preview.set(null));
     assessment.addListener((o, was, is) -> weighing.set(null));
@@ -615,6 +617,13 @@ public final class JobModel implements AutoCloseable {
     }
   }
 
+  /** Reads a setting that was kept; empty if it was not. */
+  public void readSetting(String key, Consumer<String> told) {
+    if (logbook != null) {
+      work.submit("", progress -> logbook.settings().getOrDefault(key, ""), told);
+    }
+  }
+
   /** How many units of the screen make a millimetre, as it was held against a card. */
   public DoubleProperty perMillimetreProperty() {
     return perMillimetre;
@@ -628,6 +637,11 @@ public final class JobModel implements AutoCloseable {
   /** A second line, for reckoning that takes longer than a person waits for a saved edit. */
   public Work reckoning() {
     return reckoning;
+  }
+
+  /** A line of its own for the search for causes, which nobody waits for while typing. */
+  public Work inquiry() {
+    return inquiry;
   }
 
   /** A stage's answer to the newest question is on screen. */
@@ -743,6 +757,7 @@ public final class JobModel implements AutoCloseable {
     workbench.close();
     reckoning.close();
     assessor.close();
+    inquiry.close();
     work.close();
     keeping.close();
     if (logbook != null) {

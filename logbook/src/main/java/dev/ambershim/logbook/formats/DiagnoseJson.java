@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.causes.Sign;
 import dev.ambershim.core.stage.diagnosis.CaseReading;
 import dev.ambershim.core.stage.diagnosis.Cause;
 import dev.ambershim.core.stage.diagnosis.DiagnosisAnswer;
@@ -12,7 +13,6 @@ import dev.ambershim.core.stage.diagnosis.Doubts;
 import dev.ambershim.core.stage.diagnosis.JointMap;
 import dev.ambershim.core.stage.diagnosis.NextTest;
 import dev.ambershim.core.stage.diagnosis.Ranking;
-import dev.ambershim.core.stage.diagnosis.Sign;
 import dev.ambershim.logbook.store.Json;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -186,6 +187,50 @@ public final class DiagnoseJson {
 
   private Problem problem(String key, String where, String what, String remedy) {
     return new Problem(key, new Place(file, 0, 0, where), what, remedy);
+  }
+
+  private record Read(
+      String name,
+      int mount,
+      double coolerTurnedDegrees,
+      Double roomCelsius,
+      Double coolantCelsius,
+      Double lidCelsius,
+      Map<String, Double> wattsByCore,
+      Map<String, Double> coreCelsius) {
+    static Read of(CaseReading r) {
+      return new Read(
+          r.name(),
+          r.mount(),
+          r.turnedDegrees(),
+          orNull(r.roomCelsius()),
+          orNull(r.coolantCelsius()),
+          orNull(r.lidCelsius()),
+          new TreeMap<>(r.watts()),
+          new TreeMap<>(r.coreCelsius()));
+    }
+
+    private static Double orNull(OptionalDouble value) {
+      return value.isPresent() ? value.getAsDouble() : null;
+    }
+  }
+
+  /** Readings as a case has them. */
+  public static List<ObjectNode> readings(List<CaseReading> readings) {
+    return readings.stream().map(r -> Json.published(Read.of(r))).toList();
+  }
+
+  /** A case as {@link #read} takes it. */
+  public static ObjectNode of(DiagnosisCase given) {
+    ObjectNode node = Json.mapper().createObjectNode();
+    node.put("format", FORMAT);
+    given.loopKelvinPerWatt().ifPresent(l -> node.put("loopKelvinPerWatt", l));
+    node.set("stack", StackJson.of(given.stack()));
+    node.putArray("readings").addAll(readings(given.readings()));
+    if (!given.signs().isEmpty()) {
+      given.signs().stream().map(Sign::key).sorted().forEach(node.putArray("signs")::add);
+    }
+    return node;
   }
 
   /** The published answer. */

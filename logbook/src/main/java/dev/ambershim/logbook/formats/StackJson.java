@@ -1,6 +1,8 @@
 package dev.ambershim.logbook.formats;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.conduction.HeatSource;
@@ -14,7 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
-/** Reads {@code ambershim/stack-1}. Fields that it does not know are passed over. */
+/** Reads and writes {@code ambershim/stack-1}. Fields that it does not know are passed over. */
 public final class StackJson {
   /** The format that is read. */
   public static final String FORMAT = "ambershim/stack-1";
@@ -44,6 +46,65 @@ public final class StackJson {
   /** As {@link #read(String, String)}, from a part of a file. */
   static StackCase read(String file, JsonNode node) {
     return new StackJson(file).stack(node);
+  }
+
+  /** A stack as {@link #read} takes it; what it has for time is left out. */
+  static ObjectNode of(StackCase stack) {
+    ObjectNode node = Json.mapper().createObjectNode();
+    node.put("format", FORMAT);
+    ArrayNode layers = node.putArray("layers");
+    for (StackLayer layer : stack.layers()) {
+      ObjectNode one = layers.addObject();
+      one.put("name", layer.name());
+      one.put(CONDUCTIVITY, layer.conductivityWattsPerMetreKelvin());
+      layer
+          .fall()
+          .ifPresent(
+              f ->
+                  one.putObject("conductivityFall")
+                      .put("referenceCelsius", f.referenceCelsius())
+                      .put("exponent", f.exponent()));
+      ArrayNode patches = one.putArray("patches");
+      layer.patches().forEach(p -> place(patches.addObject(), p));
+      one.put(THICKNESS, layer.thicknessMicrometres());
+      if (layer.crossing()) {
+        one.put("interface", true);
+        one.put(
+            "contactResistanceSquareMillimetreKelvinPerWatt",
+            layer.contactSquareMillimetreKelvinPerWatt());
+      }
+      layer.map().ifPresent(m -> map(one.putObject("thicknessMap"), m));
+    }
+    ArrayNode heats = node.putArray("heat");
+    for (HeatSource heat : stack.heat()) {
+      ObjectNode one = heats.addObject();
+      one.put("name", heat.name());
+      place(one, heat.patch());
+      one.put("watts", heat.watts());
+    }
+    node.putObject("cooling")
+        .put("filmCoefficientWattsPerSquareMetreKelvin", stack.filmWattsPerSquareMetreKelvin())
+        .put("temperatureCelsius", stack.coolantCelsius());
+    return node;
+  }
+
+  private static void place(ObjectNode node, Patch patch) {
+    node.putArray(CENTRE).add(patch.xMillimetres()).add(patch.yMillimetres());
+    node.putArray(SIZE).add(patch.widthMillimetres()).add(patch.depthMillimetres());
+  }
+
+  private static void map(ObjectNode node, ThicknessMap map) {
+    if (map instanceof ThicknessMap.Grid grid) {
+      node.put("kind", "grid");
+      node.set("xMillimetres", Json.mapper().valueToTree(grid.xMillimetres()));
+      node.set("yMillimetres", Json.mapper().valueToTree(grid.yMillimetres()));
+      node.set("micrometres", Json.mapper().valueToTree(grid.micrometres()));
+    } else if (map instanceof ThicknessMap.Plane plane) {
+      node.put("kind", "plane")
+          .putArray("slopeMicrometresPerMillimetre")
+          .add(plane.xSlope())
+          .add(plane.ySlope());
+    }
   }
 
   private StackCase stack(JsonNode node) {

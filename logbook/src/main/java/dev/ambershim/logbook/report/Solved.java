@@ -1,6 +1,7 @@
 package dev.ambershim.logbook.report;
 
 import dev.ambershim.core.physics.build.Responses;
+import dev.ambershim.core.stage.diagnosis.Diagnosed;
 import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
 
@@ -18,6 +19,9 @@ public final class Solved {
 
   /** What was solved, by the thread that asks and its helpers. */
   public static final Responses SHARED = new Responses(HELPERS);
+
+  /** Causes that were worked out. */
+  public static final Diagnosed CAUSES = new Diagnosed(HELPERS);
 
   private Solved() {}
 }

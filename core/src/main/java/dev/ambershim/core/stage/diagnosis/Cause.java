@@ -1,5 +1,6 @@
 package dev.ambershim.core.stage.diagnosis;
 
+import dev.ambershim.core.runs.causes.CauseKind;
 import java.util.Optional;
 
 /**

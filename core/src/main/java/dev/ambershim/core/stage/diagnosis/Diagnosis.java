@@ -2,6 +2,8 @@ package dev.ambershim.core.stage.diagnosis;
 
 import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.runs.causes.CauseKind;
+import dev.ambershim.core.runs.causes.Sign;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -102,7 +104,8 @@ public final class Diagnosis {
 
     Ranking ranking() {
       boolean turns = given.readings().stream().anyMatch(r -> turned(r) != 0);
-      List<Suspect> alone = Suspects.alone(model, layout.mounts(), turns);
+      List<Suspect> alone =
+          Suspects.alone(model, layout.mounts(), turns, given.doubts().innerCrooked());
       model.solve(
           alone.stream()
               .flatMap(s -> given.readings().stream().map(r -> s.at(r.mount(), turned(r))))
@@ -168,7 +171,8 @@ public final class Diagnosis {
         }
         signs *= odds;
       }
-      return Math.log(suspect.prior() * way * signs);
+      double odds = suspect.kind() == CauseKind.AS_IT_SHOULD_BE ? 1 : given.doubts().faultOdds();
+      return Math.log(suspect.prior() * odds * way * signs);
     }
 
     /** The rows of all readings about a suspect's shape. */

@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackRules;
+import dev.ambershim.core.runs.causes.Sign;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;

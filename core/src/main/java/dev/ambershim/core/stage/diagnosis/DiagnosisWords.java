@@ -2,11 +2,13 @@ package dev.ambershim.core.stage.diagnosis;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.runs.causes.CauseKind;
+import dev.ambershim.core.runs.causes.Trial;
 import java.util.List;
 import java.util.Locale;
 
 /** The sentences of a diagnosis. */
-final class DiagnosisWords {
+public final class DiagnosisWords {
   /** From this probability on a cause is told as found. */
   static final double FOUND = 0.9;
 
@@ -52,7 +54,7 @@ final class DiagnosisWords {
   static String briefly(Cause cause) {
     String joint = cause.joint().orElse("");
     return switch (cause.kind()) {
-      case AS_IT_SHOULD_BE -> "nothing at all";
+      case AS_IT_SHOULD_BE -> "a sound chip";
       case TOO_THICK -> "a thick " + joint;
       case TILTED -> "a tilted " + joint;
       case GAP -> "a gap in the " + joint;
@@ -85,6 +87,28 @@ final class DiagnosisWords {
   /** A number with its noun. */
   static String counted(int count, String noun) {
     return count + " " + noun + (count == 1 ? "" : "s");
+  }
+
+  /** What stands before opening a chip. */
+  public static String before(Cause cause) {
+    return "Find the cause first: "
+        + briefly(cause)
+        + " may make it hot ("
+        + percent(cause.probability())
+        + "), and that is put right without opening it.";
+  }
+
+  /** What to do about it before opening a chip. */
+  public static String beforeOpening(Cause cause) {
+    return switch (cause.kind()) {
+      case TOO_THICK, GAP -> "Mount the cooler again with fresh paste, then read again.";
+      case TILTED ->
+          "Mount the cooler again, tighten its screws in turn a little at a time, then read again.";
+      case COOLER_WEAK -> "Check the pump, its plug and its speed, then read again.";
+      case COOLANT_WARM -> "Clear dust, check fans and intake, then read again.";
+      case SENSOR_OFF, CORE_DRAWS_MORE -> "Load one core after another, which shows it.";
+      case AS_IT_SHOULD_BE, NONE_OF_THESE -> "Read again with each core alone.";
+    };
   }
 
   /** What else it may be. */

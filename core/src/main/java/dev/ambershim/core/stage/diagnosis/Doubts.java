@@ -19,6 +19,8 @@ package dev.ambershim.core.stage.diagnosis;
  * @param mountTiltShare of its tilt
  * @param readingKelvin of one reading of one core
  * @param airKelvin of the coolant and the room
+ * @param innerCrooked of all tilts and gaps, how many sit in another joint than the outermost
+ * @param faultOdds how much rarer every fault is than among chips that somebody asks about
  */
 public record Doubts(
     double innerShare,
@@ -35,9 +37,39 @@ public record Doubts(
     double mountShare,
     double mountTiltShare,
     double readingKelvin,
-    double airKelvin) {
+    double airKelvin,
+    double innerCrooked,
+    double faultOdds) {
   /** For a stack that was measured or that a person is sure of. */
   public static final Doubts OF_A_CASE =
       new Doubts(
-          0.12, 0.12, 0.07, 0.06, 0.08, 0.04, 0.02, 0.8, 0.4, 0, 0.02, 0.08, 0.06, 0.35, 0.2);
+          0.12, 0.12, 0.07, 0.06, 0.08, 0.04, 0.02, 0.8, 0.4, 0, 0.02, 0.08, 0.06, 0.35, 0.2, 0.5,
+          1);
+
+  /**
+   * For the build of a job, which nobody measured: as the table of priors of Weigh has it, common
+   * practice.
+   *
+   * @param opened whether somebody closed this chip by hand; a maker's joint is seldom crooked
+   */
+  static Doubts ofJob(boolean opened) {
+    return new Doubts(
+        0.35,
+        0.3,
+        0.12,
+        0.25,
+        0.3,
+        0.09,
+        0.06,
+        1.5,
+        2,
+        0.9,
+        0.6,
+        0.12,
+        0.1,
+        0.5,
+        0.4,
+        opened ? 0.5 : 0.05,
+        0.3);
+  }
 }

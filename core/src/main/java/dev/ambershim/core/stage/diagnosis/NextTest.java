@@ -1,5 +1,7 @@
 package dev.ambershim.core.stage.diagnosis;
 
+import dev.ambershim.core.runs.causes.Trial;
+
 /**
  * A test and what it is expected to tell.
  *

@@ -1,6 +1,8 @@
 package dev.ambershim.core.stage.diagnosis;
 
 import dev.ambershim.core.base.SideBySide;
+import dev.ambershim.core.runs.causes.Sign;
+import dev.ambershim.core.runs.causes.Trial;
 import dev.ambershim.core.stage.diagnosis.Suspect.Seat;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,5 +1,6 @@
 package dev.ambershim.core.stage.diagnosis;
 
+import dev.ambershim.core.runs.causes.CauseKind;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -11,6 +12,9 @@ import java.util.concurrent.Executor;
 
 /** The causes of a case, the tests that are left, and the joints as far as they are seen. */
 public final class Ranking {
+  /** From this probability on a cause that can be undone stands before opening the chip. */
+  public static final double LOOK_FIRST = 0.2;
+
   private final List<Cause> causes;
   private final List<NextTest> next;
   private final List<JointMap> maps;
@@ -43,12 +47,14 @@ public final class Ranking {
     return maps.get(maps.size() - 1).joint();
   }
 
-  /** How likely it is that what is wrong can be put right without opening the chip. */
-  public double reversible() {
+  /**
+   * The likeliest cause that can be put right without opening the chip, if it is likely enough to
+   * be looked for before anything is opened.
+   */
+  public Optional<Cause> lookFirst() {
     return causes.stream()
-        .filter(c -> c.reversible(outermost()))
-        .mapToDouble(Cause::probability)
-        .sum();
+        .filter(c -> c.reversible(outermost()) && c.probability() >= LOOK_FIRST)
+        .findFirst();
   }
 
   /** Which cause a suspect counts for, as a number. */

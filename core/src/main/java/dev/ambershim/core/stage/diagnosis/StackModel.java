@@ -9,6 +9,7 @@ import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
 import dev.ambershim.core.physics.modes.DrawnStack;
+import dev.ambershim.core.physics.modes.LiveStack;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -30,6 +31,14 @@ final class StackModel {
   /** Samples across a cell, each way, for the mean of a shape over it. */
   private static final int SAMPLES = 3;
 
+  /** A joint so much thicker is solved finely, too; discretisation error of that, as a share. */
+  private static final double ANCHOR = 2;
+
+  private static final double FINE = 0.001;
+
+  /** A correction goes no further beyond the anchor. */
+  private static final double MOST_BEYOND = 1.6;
+
   /** What is left at least of a joint's resistance where a shape makes it thinner. */
   private static final double THINNEST = 0.08;
 
@@ -41,10 +50,24 @@ final class StackModel {
   private final double[] base;
   private final double[] film;
   private final OptionalInt lid;
+
+  /** For each joint, what fine grids say by what coarse cells say, once it is thick. */
+  private final double[][][] finer;
+
   private final Map<Turned, DrawnStack.Responses> kept = new ConcurrentHashMap<>();
 
   /** A shape as it lies after the cooler was turned, degrees anticlockwise. */
-  record Turned(Shape shape, double degrees) {}
+  record Turned(Shape shape, double degrees) {
+    /** Extra thickness at a place from the joint's middle, as a share. */
+    double extra(double x, double y, Patch whole) {
+      double back = -Math.toRadians(degrees);
+      return shape.extra(
+          x * Math.cos(back) - y * Math.sin(back),
+          x * Math.sin(back) + y * Math.cos(back),
+          whole.widthMillimetres() / 2,
+          whole.depthMillimetres() / 2);
+    }
+  }
 
   /**
    * Writes the stack out.
@@ -82,6 +105,53 @@ final class StackModel {
     film = new double[base.length];
     Arrays.setAll(film, n -> beyond * (halved[n] - base[n]));
     lid = lid(stack);
+    finer = new double[joints.length][][];
+    for (int j = 0; j < joints.length; j++) {
+      finer[j] = finer(j, watch);
+    }
+  }
+
+  /** The cells are right for the stack as given; what a thick joint makes of them is looked up. */
+  private double[][] finer(int joint, SolveWatch watch) {
+    Shape thick = new Shape(Shape.Form.EVEN, joint, new double[] {ANCHOR}, new double[] {0});
+    double[][] rough = drawn.responses(total(new Turned(thick, 0))).kelvinPerWatt();
+    StackLayer layer = joint(joint);
+    StackCase there = stack.withLayer(joints[joint], thicker(layer));
+    LiveStack live = LiveStack.forMeans(there, FINE, watch);
+    double[][] all = new double[rough.length][rough.length];
+    for (int s = 0; s < rough.length; s++) {
+      double[] watts = new double[rough.length];
+      watts[s] = 1;
+      double[] celsius = live.meansCelsius(there.withWatts(watts), watch);
+      for (int r = 0; r < rough.length; r++) {
+        all[r][s] = (celsius[r] - there.coolantCelsius()) / rough[r][s];
+      }
+    }
+    return all;
+  }
+
+  /** A joint that is an anchor thicker all over. */
+  private StackLayer thicker(StackLayer layer) {
+    if (layer.map().orElse(null) instanceof ThicknessMap.Grid grid) {
+      double[][] more = new double[grid.micrometres().length][];
+      for (int i = 0; i < more.length; i++) {
+        more[i] = grid.micrometres()[i].clone();
+        for (int k = 0; k < more[i].length; k++) {
+          more[i][k] += ANCHOR * thickness(layer);
+        }
+      }
+      return layer.withMap(new ThicknessMap.Grid(grid.xMillimetres(), grid.yMillimetres(), more));
+    }
+    return new StackLayer(
+        layer.name(),
+        layer.conductivityWattsPerMetreKelvin(),
+        layer.fall(),
+        layer.patches(),
+        layer.thicknessMicrometres() * (1 + ANCHOR),
+        true,
+        layer.contactSquareMillimetreKelvinPerWatt(),
+        layer.map(),
+        layer.heatCapacityJoulesPerCubicMetreKelvin());
   }
 
   private static final String FILM = "the film itself";
@@ -217,9 +287,6 @@ final class StackModel {
   }
 
   private static double mean(Turned turned, DrawnStack.Cell cell, Patch whole) {
-    double back = -Math.toRadians(turned.degrees);
-    double cos = Math.cos(back);
-    double sin = Math.sin(back);
     double sum = 0;
     for (int i = 0; i < SAMPLES; i++) {
       double x =
@@ -227,12 +294,7 @@ final class StackModel {
       for (int j = 0; j < SAMPLES; j++) {
         double y =
             cell.low() + (cell.high() - cell.low()) * (j + 0.5) / SAMPLES - whole.yMillimetres();
-        sum +=
-            turned.shape.extra(
-                x * cos - y * sin,
-                x * sin + y * cos,
-                whole.widthMillimetres() / 2,
-                whole.depthMillimetres() / 2);
+        sum += turned.extra(x, y, whole);
       }
     }
     return sum / SAMPLES / SAMPLES;
@@ -282,11 +344,40 @@ final class StackModel {
   }
 
   private DrawnStack.Responses solve(Turned turned) {
+    DrawnStack.Responses found = drawn.responses(total(turned));
+    if (turned.shape.joint() >= 0) {
+      double[][] kelvin = found.kelvinPerWatt();
+      double[] extra = overCores(turned);
+      for (int r = 0; r < kelvin.length; r++) {
+        for (int s = 0; s < kelvin.length; s++) {
+          double mean = Math.max(-0.5, (extra[r] + extra[s]) / 2);
+          double share = Math.min(MOST_BEYOND, Math.log1p(mean) / Math.log1p(ANCHOR));
+          kelvin[r][s] *= 1 + share * (finer[turned.shape.joint()][r][s] - 1);
+        }
+      }
+    }
+    return found;
+  }
+
+  private double[] total(Turned turned) {
     double[] all = field(turned);
     for (int n = 0; n < all.length; n++) {
       all[n] += base[n];
     }
-    return drawn.responses(all);
+    return all;
+  }
+
+  /** What a shape adds over the middle of each core, as a share. */
+  private double[] overCores(Turned turned) {
+    Patch whole = joint(turned.shape.joint()).bounds();
+    return stack.heat().stream()
+        .mapToDouble(
+            h ->
+                turned.extra(
+                    h.patch().xMillimetres() - whole.xMillimetres(),
+                    h.patch().yMillimetres() - whole.yMillimetres(),
+                    whole))
+        .toArray();
   }
 
   /** Solves many shapes, side by side. */

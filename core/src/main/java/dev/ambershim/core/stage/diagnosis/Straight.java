@@ -18,6 +18,9 @@ final class Straight {
 
   private static final double LID_SHARE = 0.1;
 
+  /** Error of what is solved, as a share of the rise. */
+  private static final double SOLVED = 0.002;
+
   /** Variance of a value that was rounded to whole degrees. */
   private static final double WHOLE = 1 / 12.0;
 
@@ -168,7 +171,7 @@ final class Straight {
       expected += loop * all;
       lift(slopes, watts, all, throughLoop ? loop : USUAL_LOOP, throughLoop ? 1 : 0);
     }
-    return new Row(expected, slopes, read, sigma);
+    return new Row(expected, slopes, read, Math.hypot(sigma, SOLVED * expected));
   }
 
   /** A loop where none is told, K/W: common practice, 0.03 to 0.08. */

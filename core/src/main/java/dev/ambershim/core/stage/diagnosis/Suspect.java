@@ -1,5 +1,7 @@
 package dev.ambershim.core.stage.diagnosis;
 
+import dev.ambershim.core.runs.causes.CauseKind;
+
 /**
  * One way in which things may be wrong, precise enough to be solved: a shape, where it lies, and
  * what else strays. Each stands for the truths around it; together they cover a cause.

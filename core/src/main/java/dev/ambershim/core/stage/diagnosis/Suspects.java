@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.diagnosis;
 
 import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.runs.causes.CauseKind;
 import dev.ambershim.core.stage.diagnosis.Shape.Form;
 import dev.ambershim.core.stage.diagnosis.Suspect.Seat;
 import dev.ambershim.core.stage.diagnosis.Suspect.Stray;
@@ -21,6 +22,14 @@ final class Suspects {
 
   /** Extra thickness in the middle of a tilted joint whose one edge is as it should be. */
   private static final double[] LIFTED = {0.4, 0.8, 1.5, 2.5, 3.8};
+
+  /**
+   * The same where a cooler stands so crooked that the paste does not fill the wedge, and how many
+   * tilted coolers do.
+   */
+  private static final double[] OFF = {7, 13, 25};
+
+  private static final double OFF_ITS_EDGE = 0.3;
 
   /** Tilt about the middle, as a share at the edges. */
   private static final double[] BALANCED = {0.45, 0.75};
@@ -61,15 +70,25 @@ final class Suspects {
    *
    * @param mounts the mounts that were read, from 1
    * @param turned whether the cooler was turned between them
+   * @param innerCrooked of tilts and gaps, how many sit in another joint than the outermost
    */
-  static List<Suspect> alone(StackModel model, List<Integer> mounts, boolean turned) {
+  static List<Suspect> alone(
+      StackModel model, List<Integer> mounts, boolean turned, double innerCrooked) {
     Suspects suspects = new Suspects(model, mounts, turned);
     suspects.shapes(CauseKind.AS_IT_SHOULD_BE, List.of(Shape.NONE), -1, 1);
     for (int j = 0; j < model.joints(); j++) {
-      double share = 1.0 / model.joints();
-      suspects.shapes(CauseKind.TOO_THICK, suspects.thick(j), j, share);
-      suspects.shapes(CauseKind.TILTED, suspects.tilted(j), j, share);
-      suspects.shapes(CauseKind.GAP, suspects.gaps(j), j, share);
+      boolean outermost = j == model.outermost();
+      double inner = model.joints() > 1 ? innerCrooked : 0;
+      double crooked = outermost ? 1 - inner : inner / (model.joints() - 1);
+      suspects.shapes(CauseKind.TOO_THICK, suspects.thick(j), j, 1.0 / model.joints());
+      suspects.shapes(CauseKind.GAP, suspects.gaps(j), j, crooked);
+      if (!outermost) {
+        suspects.shapes(CauseKind.TILTED, suspects.tilted(j, LIFTED, true), j, crooked);
+        continue;
+      }
+      suspects.shapes(
+          CauseKind.TILTED, suspects.tilted(j, LIFTED, true), j, (1 - OFF_ITS_EDGE) * crooked);
+      suspects.shapes(CauseKind.TILTED, suspects.tilted(j, OFF, false), j, OFF_ITS_EDGE * crooked);
     }
     suspects.shapes(CauseKind.COOLER_WEAK, suspects.films(), -1, 1);
     return List.copyOf(suspects.all);
@@ -94,7 +113,7 @@ final class Suspects {
     return shapes;
   }
 
-  private List<Shape> tilted(int joint) {
+  private List<Shape> tilted(int joint, double[] lifts, boolean balanced) {
     List<Shape> shapes = new ArrayList<>();
     for (int d = 0; d < DIRECTIONS; d++) {
       double angle = 2 * Math.PI * d / DIRECTIONS;
@@ -102,7 +121,7 @@ final class Suspects {
       double sin = Math.sin(angle);
       // At the corner that it rises to, a tilt of 1 is one usual thickness more.
       double corner = Math.abs(cos) + Math.abs(sin);
-      for (double lift : LIFTED) {
+      for (double lift : lifts) {
         double slope = lift / corner;
         shapes.add(
             new Shape(
@@ -111,7 +130,7 @@ final class Suspects {
                 new double[] {lift, slope * cos, slope * sin},
                 new double[] {0.4 * lift, 0.3 * lift, 0.3 * lift}));
       }
-      for (double edge : BALANCED) {
+      for (double edge : balanced ? BALANCED : new double[0]) {
         double slope = edge / corner;
         shapes.add(
             new Shape(

@@ -7,12 +7,12 @@ import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
 import dev.ambershim.core.physics.modes.LiveStack;
+import dev.ambershim.core.runs.causes.CauseKind;
+import dev.ambershim.core.runs.causes.Sign;
+import dev.ambershim.core.runs.causes.Trial;
 import dev.ambershim.core.stage.diagnosis.CaseReading;
-import dev.ambershim.core.stage.diagnosis.CauseKind;
 import dev.ambershim.core.stage.diagnosis.DiagnosisCase;
 import dev.ambershim.core.stage.diagnosis.Doubts;
-import dev.ambershim.core.stage.diagnosis.Sign;
-import dev.ambershim.core.stage.diagnosis.Trial;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -314,7 +314,7 @@ public final class HiddenChip {
                   LiveStack.forMeans(again, ERROR, SolveWatch.NONE),
                   again,
                   "all cores, mounted again",
-                  2,
+                  3,
                   0,
                   even(1)));
       case COOLANT, LID, PRESS, PUMP, DUST, PRINT -> List.of();

@@ -9,6 +9,8 @@ import dev.ambershim.core.physics.assembly.CoolantBalance;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Terms;
 import dev.ambershim.core.plan.Wish;
+import dev.ambershim.core.stage.diagnosis.Cause;
+import dev.ambershim.core.stage.diagnosis.DiagnosisWords;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -48,9 +50,21 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     List<String> reasons = new ArrayList<>();
     String watts = notation.text(question.heatWatts() * whatIf.heat(), Unit.WATT);
     boolean farOff = calibration.worstMisfit() > FAR_OFF;
+    Optional<Cause> suspect = question.suspicion().first();
     String sentence;
     Optional<OptionForecast> advised;
-    if (farOff) {
+    if (suspect.isPresent()
+        && pick.advised().or(pick::missed).filter(a -> a.option().opens()).isPresent()) {
+      advised = Optional.empty();
+      sentence = DiagnosisWords.before(suspect.get());
+      reasons.add(DiagnosisWords.beforeOpening(suspect.get()));
+      reasons.add(
+          "By itself "
+              + figures(pick.advised().or(pick::missed).orElseThrow(), notation)
+              + " at "
+              + watts
+              + ".");
+    } else if (farOff) {
       advised = Optional.empty();
       sentence =
           "Find the cause first: the reading lies far from what this chip and cooler should show.";

@@ -110,6 +110,31 @@ public final class Calibration {
   }
 
   /**
+   * The same with a part of its draws from other calibrations.
+   *
+   * @param share of this one
+   * @param others calibrations under other assumptions
+   * @param shares of these
+   */
+  Calibration mixed(double share, List<Calibration> others, List<Double> shares) {
+    double all = share + shares.stream().mapToDouble(s -> s).sum();
+    double[][] mixed = draws.clone();
+    int at = (int) Math.round(share / all * mixed.length);
+    for (int o = 0; o < others.size(); o++) {
+      boolean last = o == others.size() - 1;
+      int to =
+          last
+              ? mixed.length
+              : Math.min(mixed.length, at + (int) Math.round(shares.get(o) / all * mixed.length));
+      while (at < to) {
+        mixed[at] = others.get(o).draws[at];
+        at++;
+      }
+    }
+    return new Calibration(likely, covariance, mixed, worstMisfit);
+  }
+
+  /**
    * The most likely unknowns by damped Gauss–Newton steps.
    *
    * @param from where to begin; read only

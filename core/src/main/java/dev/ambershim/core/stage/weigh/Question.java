@@ -21,6 +21,7 @@ import java.util.Map;
  * @param record the person's own tries
  * @param times hours that options take by a plan of the work; an option without takes usual ones
  * @param clockMegahertz clock of that load; not a number where it is not known
+ * @param suspicion what else may make it hot
  */
 @RecordBuilder
 public record Question(
@@ -33,7 +34,8 @@ public record Question(
     Terms terms,
     OwnRecord record,
     Map<OptionKind, Time> times,
-    double clockMegahertz)
+    double clockMegahertz,
+    Suspicion suspicion)
     implements QuestionBuilder.With {
   /**
    * Hours that an option takes.
@@ -84,6 +86,7 @@ public record Question(
         terms,
         record,
         Map.of(),
-        Double.NaN);
+        Double.NaN,
+        Suspicion.NONE);
   }
 }

@@ -17,13 +17,14 @@ import dev.ambershim.core.plan.Span;
 import dev.ambershim.core.plan.WorkCase;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.runs.reading.Role;
-import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.diagnosis.JobCase;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
 
 /**
@@ -76,7 +77,7 @@ public final class WeighQuestion {
               a.powerWatts(),
               a.meanCoreCelsius(),
               a.roomCelsius(),
-              settled(run.log(), Role.COOLANT, a),
+              coolant(run, a),
               null,
               run.entry().mount()));
       if (a.coreCelsius().size() > 1) {
@@ -141,25 +142,8 @@ public final class WeighQuestion {
     return new Question.Time(hands.likely() / 60, Math.max(hands.likely(), most) / 60, waits / 60);
   }
 
-  /** Mean of a channel over the settled part, or null. */
-  private static Double settled(RunLog log, Role role, RunAnalysis a) {
-    return log.channels().stream()
-        .filter(c -> c.role() == role)
-        .findFirst()
-        .map(c -> mean(log, c.values(), a))
-        .orElse(null);
-  }
-
-  private static Double mean(RunLog log, double[] values, RunAnalysis a) {
-    double sum = 0;
-    int count = 0;
-    for (int i = 0; i < values.length; i++) {
-      double t = log.seconds()[i];
-      if (t >= a.settledFromSeconds() && t <= a.settledToSeconds() && !Double.isNaN(values[i])) {
-        sum += values[i];
-        count++;
-      }
-    }
-    return count == 0 ? null : sum / count;
+  private static Double coolant(RunResult run, RunAnalysis a) {
+    OptionalDouble found = JobCase.settled(run.log(), Role.COOLANT, a);
+    return found.isPresent() ? found.getAsDouble() : null;
   }
 }

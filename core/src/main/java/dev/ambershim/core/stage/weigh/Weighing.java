@@ -6,11 +6,13 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
+import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
+import dev.ambershim.core.stage.diagnosis.Cause;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -301,8 +303,7 @@ public record Weighing(
     /** The cases of a question, by what its readings tell. */
     static Draws of(Question question, WhatIf whatIf, Response now) {
       Unknowns unknowns = new Unknowns(question.now());
-      Calibration calibration =
-          Calibration.of(Calibration.data(now, unknowns, question.readings()));
+      Calibration calibration = calibrated(question, unknowns, now);
       double[] likely = calibration.likely();
       return new Draws(
           now,
@@ -313,6 +314,26 @@ public record Weighing(
               question.heatWatts() * whatIf.heat(),
               question.roomCelsius() + whatIf.roomKelvin(),
               whatIf.coolerLogarithm()));
+    }
+
+    /**
+     * What the readings tell, averaged over what may make the chip hot besides its joints: what
+     * such a cause costs is no gain of an option, as putting it right brings it back without.
+     */
+    private static Calibration calibrated(Question question, Unknowns unknowns, Response now) {
+      List<Calibration> each = new ArrayList<>();
+      List<Double> shares = new ArrayList<>();
+      double rest = 1;
+      for (Cause cause : question.suspicion().causes()) {
+        double perWatt = cause.kelvin() / question.suspicion().fullWatts();
+        List<Reading> without =
+            question.readings().stream().map(r -> r.cooler(perWatt * r.watts())).toList();
+        each.add(Calibration.of(Calibration.data(now, unknowns, without)));
+        shares.add(cause.probability());
+        rest -= cause.probability();
+      }
+      Calibration plain = Calibration.of(Calibration.data(now, unknowns, question.readings()));
+      return each.isEmpty() ? plain : plain.mixed(rest, each, shares);
     }
 
     /**

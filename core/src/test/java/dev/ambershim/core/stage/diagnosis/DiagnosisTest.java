@@ -13,6 +13,8 @@ import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
 import dev.ambershim.core.physics.multigrid.LiveCells;
 import dev.ambershim.core.physics.multigrid.Team;
+import dev.ambershim.core.runs.causes.CauseKind;
+import dev.ambershim.core.runs.causes.Sign;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.practise.HiddenChip;
 import java.util.ArrayList;

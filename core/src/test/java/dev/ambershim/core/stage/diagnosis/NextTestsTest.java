@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.runs.causes.CauseKind;
+import dev.ambershim.core.runs.causes.Sign;
+import dev.ambershim.core.runs.causes.Trial;
 import dev.ambershim.core.stage.practise.HiddenChip;
 import java.util.List;
 import java.util.Map;

@@ -1,7 +1,9 @@
 package dev.ambershim.desktop.stage.weigh;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.SideBySide;
+import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.build.Detail;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
@@ -9,11 +11,13 @@ import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.diagnosis.JobCase;
 import dev.ambershim.core.stage.weigh.CloseUp;
 import dev.ambershim.core.stage.weigh.CurveCheck;
 import dev.ambershim.core.stage.weigh.Option;
 import dev.ambershim.core.stage.weigh.OptionForecast;
 import dev.ambershim.core.stage.weigh.Question;
+import dev.ambershim.core.stage.weigh.Suspicion;
 import dev.ambershim.core.stage.weigh.WeighQuestion;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.core.stage.weigh.WhatIf;
@@ -173,7 +177,8 @@ public final class WeighModel {
       Optional<OptionKind> kind,
       Notation notation,
       SolveWatch watch) {
-    Question question = WeighQuestion.of(assessment, shell.ownRecord(), Solved.HELPERS);
+    Question question =
+        suspecting(assessment, WeighQuestion.of(assessment, shell.ownRecord(), Solved.HELPERS));
     Map<Situation, Response> solved =
         Solved.SHARED.of(Weighing.situations(question, notation), watch);
     Weighing weighing = Weighing.of(question, load, solved, notation, Solved.HELPERS);
@@ -189,6 +194,50 @@ public final class WeighModel {
                 () -> Optional.of(look.now()), () -> then(look, option)),
             Solved.HELPERS);
     return new Shown(weighing, option, details.get(0).orElseThrow(), details.get(1));
+  }
+
+  /** The question with the causes that are known; looking for them takes a second. */
+  private static Question suspecting(Assessment assessment, Question question) {
+    return JobCase.of(assessment, Side.BEFORE)
+        .flatMap(c -> Solved.CAUSES.known(c).map(r -> Suspicion.of(r, c.watts())))
+        .map(question::withSuspicion)
+        .orElse(question);
+  }
+
+  /**
+   * Looks for causes once the options are on screen, and weighs again if they change the answer.
+   */
+  private void suspect(Shown seen) {
+    Assessment assessment = shell.assessmentProperty().get();
+    Optional<JobCase> given = JobCase.of(assessment, Side.BEFORE);
+    if (given.isEmpty() || Solved.CAUSES.known(given.get()).isPresent()) {
+      return;
+    }
+    int mine = newest.get();
+    shell
+        .inquiry()
+        .submit(
+            "",
+            progress -> {
+              if (mine != newest.get()) {
+                return null;
+              }
+              SolveWatch watch = new SolveWatch(progress, () -> mine != newest.get());
+              try {
+                return Suspicion.of(Solved.CAUSES.of(given.get(), watch), given.get().watts());
+              } catch (CancellationException | Problem e) {
+                // A chip of an unusual form has no causes, and is weighed without.
+                return null;
+              }
+            },
+            suspicion -> {
+              boolean other =
+                  suspicion != null && !suspicion.equals(seen.weighing().question().suspicion());
+              if (other && mine == newest.get()) {
+                stale = true;
+                catchUp();
+              }
+            });
   }
 
   /** The working's check follows what is seen, which does not hang on it. */
@@ -240,7 +289,8 @@ public final class WeighModel {
       Shown before) {
     // Neither the logbook, which may be saving, nor plans: hours and record are those of before.
     Question known = before.weighing().question();
-    Question question = WeighQuestion.of(assessment, known.record(), known.times());
+    Question question =
+        suspecting(assessment, WeighQuestion.of(assessment, known.record(), known.times()));
     Set<Situation> wanted = Weighing.situations(question, notation);
     if (Solved.SHARED.holds(wanted)) {
       return null;
@@ -278,6 +328,7 @@ public final class WeighModel {
     checked.set(null);
     look(now);
     check(now);
+    suspect(now);
   }
 
   private void look(Shown now) {

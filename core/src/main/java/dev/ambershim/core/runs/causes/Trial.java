@@ -1,4 +1,4 @@
-package dev.ambershim.core.stage.diagnosis;
+package dev.ambershim.core.runs.causes;
 
 import java.util.List;
 
@@ -85,7 +85,7 @@ public enum Trial {
   }
 
   /** What so many bits are worth for the minutes and the risk. */
-  double worth(double bits) {
+  public double worth(double bits) {
     return bits * risk.worth / (minutes + SETTING_ABOUT_IT);
   }
 }

@@ -1,4 +1,4 @@
-package dev.ambershim.core.stage.diagnosis;
+package dev.ambershim.core.runs.causes;
 
 /** What may be wrong, in the words of {@code diagnose}. */
 public enum CauseKind {

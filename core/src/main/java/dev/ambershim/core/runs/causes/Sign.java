@@ -1,4 +1,4 @@
-package dev.ambershim.core.stage.diagnosis;
+package dev.ambershim.core.runs.causes;
 
 import java.util.EnumMap;
 import java.util.Locale;
@@ -81,7 +81,7 @@ public enum Sign {
   }
 
   /** Odds against "as it should be". */
-  double odds(CauseKind kind, boolean outermost) {
+  public double odds(CauseKind kind, boolean outermost) {
     if (kind.inJoint() && ofOutermost() && !outermost) {
       return 1;
     }

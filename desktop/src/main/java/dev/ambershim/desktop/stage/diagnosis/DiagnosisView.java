@@ -1,0 +1,313 @@
+package dev.ambershim.desktop.stage.diagnosis;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.runs.causes.Sign;
+import dev.ambershim.core.runs.causes.Trial;
+import dev.ambershim.core.stage.Drawing;
+import dev.ambershim.core.stage.diagnosis.DiagnosisAnswer;
+import dev.ambershim.core.stage.diagnosis.NextTest;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Theme;
+import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Desk;
+import dev.ambershim.desktop.widget.Inquiry;
+import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.sensors.rig.Fault;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** Why is it hot: the answer, its pictures, the tests as buttons, and what was noticed. */
+public final class DiagnosisView implements Inquiry {
+  /** So many tests are offered; the others tell less. */
+  private static final int TESTS = 4;
+
+  private final JobModel shell;
+  private final Desk desk;
+  private final DiagnosisModel model;
+  private final AnswerPane answer = new AnswerPane("Why is it hot?", "diagnosis-answer");
+  private final Label status = Labels.wrapped("", "hint");
+  private final Button stop = new Button("Stop");
+  private final VBox tests = new VBox(6);
+  private final Map<String, PictureView> pictures = new LinkedHashMap<>();
+  private final VBox drawn = new VBox(8);
+  private final Map<Sign, CheckBox> signs = new EnumMap<>(Sign.class);
+  private final CheckBox half = new CheckBox("In this mount the cooler stands half round");
+  private final Label kept = Labels.line("", "hint");
+  private final ComboBox<String> fault = new ComboBox<>();
+  private final TextField watts = field("reading-watts", 70);
+  private final TextField room = field("reading-room", 70);
+  private final TextField coolant = field("reading-coolant", 70);
+  private final TextField cores = field("reading-cores", 260);
+  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final VBox node = new VBox(14);
+
+  /**
+   * A view of the model's causes.
+   *
+   * @param back goes back to the stage
+   */
+  public DiagnosisView(JobModel shell, Desk desk, Runnable back) {
+    this.shell = shell;
+    this.desk = desk;
+    this.model = new DiagnosisModel(shell);
+    node.getStyleClass().add("stage");
+    node.setId("diagnosis");
+    Button leave = new Button("Back to the stage  Ctrl+D");
+    leave.setId("diagnosis-back");
+    leave.setOnAction(e -> back.run());
+    status.setId("diagnosis-status");
+    stop.setId("diagnosis-stop");
+    stop.setOnAction(e -> model.stop());
+    HBox line = new HBox(10, status, stop);
+    line.setAlignment(Pos.CENTER_LEFT);
+    node.getChildren()
+        .addAll(answer, line, drawn, tests, oneByOne(), noticed(), typed(), new HBox(leave));
+    model.shownProperty().addListener((o, was, is) -> show());
+    model.statusProperty().addListener((o, was, is) -> say());
+    shell.jobProperty().addListener((o, was, is) -> follow());
+    shell.themeProperty().addListener((o, was, is) -> show());
+    show();
+    say();
+    follow();
+  }
+
+  private static TextField field(String id, double width) {
+    TextField field = new TextField();
+    field.setId(id);
+    field.setPrefWidth(width);
+    return field;
+  }
+
+  @Override
+  public void open(boolean now) {
+    model.open(now);
+  }
+
+  private void say() {
+    String words = model.statusProperty().get();
+    status.setText(words);
+    stop.setVisible(model.running());
+    stop.setManaged(model.running());
+    if (model.shownProperty().get() == null) {
+      answer.show(words.isEmpty() ? "Nothing is read yet." : words);
+      status.setText("");
+    }
+  }
+
+  private void show() {
+    DiagnosisAnswer said = model.shownProperty().get();
+    if (said == null) {
+      drawn.getChildren().clear();
+      tests.getChildren().clear();
+      say();
+      return;
+    }
+    answer.show(said, shell.notationProperty().get());
+    boolean dark = shell.themeProperty().get() == Theme.GRAPHITE;
+    List<Node> all = new ArrayList<>();
+    for (Drawing drawing : said.pictures()) {
+      PictureView view =
+          pictures.computeIfAbsent(
+              drawing.name(),
+              name -> {
+                PictureView made = new PictureView();
+                made.setId("diagnosis-" + name);
+                return made;
+              });
+      view.setMinHeight(drawing.height());
+      view.setPrefHeight(drawing.height());
+      view.show((w, h) -> drawing.painter().at(w, h), dark);
+      all.add(Labels.line(drawing.caption(), "hint"));
+      all.add(view);
+    }
+    drawn.getChildren().setAll(all);
+    List<Node> rows = new ArrayList<>();
+    rows.add(
+        Labels.line("Tests that are left, the most telling for their minutes first", "strong"));
+    for (int i = 0; i < Math.min(TESTS, said.ranking().next().size()); i++) {
+      rows.add(row(said.ranking().next().get(i), said.tests().get(i)));
+    }
+    tests.getChildren().setAll(rows);
+  }
+
+  private Node row(NextTest test, String sentence) {
+    Button begin = new Button(words(test.trial()));
+    begin.setId("test-" + test.trial().name());
+    begin.setMinWidth(230);
+    begin.disableProperty().bind(shell.readOnlyProperty());
+    begin.setOnAction(e -> begin(test.trial()));
+    Label said = Labels.wrapped(sentence);
+    HBox row = new HBox(12, begin, said);
+    row.setAlignment(Pos.CENTER_LEFT);
+    HBox.setHgrow(said, Priority.ALWAYS);
+    return row;
+  }
+
+  private static String words(Trial trial) {
+    return switch (trial) {
+      case ONE_BY_ONE -> "Load one core after another";
+      case IDLE, COOLANT, LID -> "Type a reading";
+      case TURN, REMOUNT -> "Conduct a run of the new mount";
+      case PRESS, PUMP, DUST, PRINT -> "Write down what you notice";
+    };
+  }
+
+  /** Starts a test. */
+  private void begin(Trial trial) {
+    switch (trial) {
+      case ONE_BY_ONE -> model.oneByOneHere();
+      case IDLE, COOLANT, LID -> watts.requestFocus();
+      case TURN, REMOUNT -> desk.conduct();
+      case PRESS, PUMP, DUST, PRINT -> signs.get(trial.signs().get(0)).requestFocus();
+    }
+  }
+
+  private Node oneByOne() {
+    fault.setId("diagnosis-fault");
+    fault.getItems().add("no fault");
+    for (Fault f : Fault.values()) {
+      fault.getItems().add(f.words());
+    }
+    fault.getSelectionModel().selectFirst();
+    Button rig = new Button("One core after another on the simulated rig");
+    rig.setId("one-by-one-rig");
+    rig.disableProperty().bind(shell.readOnlyProperty());
+    rig.setOnAction(
+        e -> {
+          String picked = fault.getValue();
+          model.oneByOneOnRig(
+              Stream.of(Fault.values()).filter(f -> f.words().equals(picked)).findFirst());
+        });
+    Button here = new Button("… on this machine");
+    here.setId("one-by-one-here");
+    here.disableProperty().bind(shell.readOnlyProperty());
+    here.setOnAction(e -> model.oneByOneHere());
+    Button drop = new Button("Drop these readings");
+    drop.setId("diagnosis-drop");
+    drop.disableProperty().bind(shell.readOnlyProperty());
+    drop.setOnAction(e -> model.forget());
+    FlowPane row = new FlowPane(10, 8, rig, fault, here, kept, drop);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return new VBox(
+        6,
+        Labels.line("One core after another", "strong"),
+        Labels.wrapped(
+            "Each core is loaded alone for 40 s after a minute of idle. It tells the joint under each"
+                + " core from the sensors.",
+            "hint"),
+        row);
+  }
+
+  private Node noticed() {
+    FlowPane boxes = new FlowPane(18, 6);
+    for (Sign sign : Sign.values()) {
+      CheckBox box = new CheckBox(sign.words());
+      box.setId("sign-" + sign.key());
+      box.disableProperty().bind(shell.readOnlyProperty());
+      box.setOnAction(e -> model.notice(sign, box.isSelected()));
+      signs.put(sign, box);
+      boxes.getChildren().add(box);
+    }
+    half.setId("cooler-half-round");
+    half.disableProperty().bind(shell.readOnlyProperty());
+    half.setOnAction(e -> model.turn(half.isSelected()));
+    boxes.getChildren().add(half);
+    return new VBox(6, Labels.line("What you noticed", "strong"), boxes);
+  }
+
+  private Node typed() {
+    Button add = new Button("Add this reading");
+    add.setId("reading-add");
+    add.disableProperty().bind(shell.readOnlyProperty());
+    add.setOnAction(e -> type());
+    cores.setOnAction(e -> type());
+    Notation n = shell.notationProperty().get();
+    cores.setPromptText("71 72 70 …");
+    FlowPane row =
+        new FlowPane(
+            8,
+            6,
+            Labels.line("Heat"),
+            watts,
+            Labels.line(n.symbol(Unit.WATT) + "  Room"),
+            room,
+            Labels.line("Coolant"),
+            coolant,
+            Labels.line("Cores"),
+            cores,
+            Labels.line(n.symbol(Unit.CELSIUS)),
+            add);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return new VBox(
+        6,
+        Labels.line("A settled reading by hand, such as idle or a second load", "strong"),
+        row,
+        wrong);
+  }
+
+  private void type() {
+    Notation n = shell.notationProperty().get();
+    try {
+      List<Double> read = new ArrayList<>();
+      for (String one : cores.getText().strip().split("[\\s;]+", -1)) {
+        if (!one.isEmpty()) {
+          read.add(n.read(one, Unit.CELSIUS, "cores"));
+        }
+      }
+      model.type(
+          figure(watts, Unit.WATT, "heat"),
+          figure(room, Unit.CELSIUS, "room"),
+          figure(coolant, Unit.CELSIUS, "coolant"),
+          read);
+      wrong.setText("");
+      cores.clear();
+    } catch (Problem problem) {
+      wrong.setText(problem.getMessage());
+    }
+  }
+
+  private OptionalDouble figure(TextField field, Unit unit, String name) {
+    return field.getText().isBlank()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(shell.notationProperty().get().read(field.getText(), unit, name));
+  }
+
+  private void follow() {
+    if (shell.jobProperty().get() == null) {
+      return;
+    }
+    signs.forEach((sign, box) -> box.setSelected(model.noticed(sign)));
+    half.setSelected(model.degrees() != 0);
+    long readings = model.readings();
+    kept.setText(readings == 0 ? "" : readings + " settled states are kept.");
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+
+  @Override
+  public void toggleWorking() {
+    answer.toggleWorking();
+  }
+}

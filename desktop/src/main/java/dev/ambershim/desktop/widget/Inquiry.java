@@ -1,0 +1,7 @@
+package dev.ambershim.desktop.widget;
+
+/** A view that takes a stage's place for a question that several stages ask. */
+public interface Inquiry extends StageView {
+  /** Begins to look for an answer, or ends it. */
+  void open(boolean now);
+}
