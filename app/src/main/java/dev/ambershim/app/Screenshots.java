@@ -35,6 +35,7 @@ import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
@@ -112,7 +113,6 @@ public final class Screenshots extends Application {
     shots.add(new Shot("weigh-heat", () -> scrollTo("#heat-section")));
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
-    shots.add(new Shot("prove-ladder", () -> scrollTo("#prove-ladder-answer")));
     shots.add(
         new Shot(
             "logbook",
@@ -160,6 +160,19 @@ public final class Screenshots extends Application {
     shots.add(new Shot("coat-paste", this::pressPaste, this::pressed));
     shots.add(
         new Shot(
+            "diagnosis",
+            () -> {
+              go(Stage.BASELINE);
+              // What was read on the chip as it was would speak against a fault put in for a
+              // picture.
+              model.edit("runs for a picture", job -> job.withRuns(List.of()));
+              press(KeyCode.D, true);
+              fault("film void");
+              fire("#one-by-one-rig");
+            },
+            this::diagnosed));
+    shots.add(
+        new Shot(
             "close-paper",
             () -> {
               model.setTheme(Theme.PAPER);
@@ -169,13 +182,14 @@ public final class Screenshots extends Application {
             this::measured));
     shots.add(
         new Shot(
-            "conduct",
+            "practise",
             () -> {
               model.setTheme(Theme.GRAPHITE);
               model.open(sorrel);
-              go(Stage.BASELINE);
-              press(KeyCode.J, true);
-            }));
+              shell.togglePractise();
+              fire("#practise-begin");
+            },
+            this::practised));
     shots.add(new Shot("live-run", this::beginRun, this::halfWay));
     next();
   }
@@ -242,7 +256,30 @@ public final class Screenshots extends Application {
     go(Stage.CLEAN);
   }
 
+  private void fire(String button) {
+    ((Button) shell.lookup(button)).fire();
+  }
+
+  @SuppressWarnings("unchecked")
+  private void fault(String words) {
+    ((ComboBox<String>) shell.lookup("#diagnosis-fault")).setValue(words);
+  }
+
+  /** Whether all cores were loaded and their causes are on screen. */
+  private boolean diagnosed() {
+    Label status = (Label) shell.lookup("#diagnosis-status");
+    boolean read = !model.jobProperty().get().evidence().readings().isEmpty();
+    return read && status.getText().isEmpty() && !model.inquiry().busyProperty().get();
+  }
+
+  private boolean practised() {
+    return !model.inquiry().busyProperty().get();
+  }
+
   private void beginRun() {
+    shell.togglePractise();
+    go(Stage.BASELINE);
+    press(KeyCode.J, true);
     ((Button) shell.lookup("#conduct-begin")).fire();
   }
 

@@ -15,7 +15,11 @@ import dev.ambershim.core.picture.RunLines;
 import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.Drawing;
+import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.baseline.BaselineAnswer;
+import dev.ambershim.core.stage.diagnosis.DiagnosisAnswer;
+import dev.ambershim.core.stage.diagnosis.JobCase;
 import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.prove.RungPicture;
@@ -55,7 +59,11 @@ public record Report(String title, List<Block> blocks) {
     Job job = assessment.job();
     List<Block> blocks = new ArrayList<>();
     Forecast forecast = Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE);
-    ProveAnswer proved = ProveAnswer.of(assessment, Optional.of(forecast));
+    Optional<DiagnosisAnswer> beforeCauses = causes(assessment, Side.BEFORE, notation);
+    Optional<DiagnosisAnswer> afterCauses = causes(assessment, Side.AFTER, notation);
+    ProveAnswer proved =
+        ProveAnswer.of(
+            assessment, Optional.of(forecast), afterCauses.map(DiagnosisAnswer::ranking));
     blocks.add(new Block.Answer(answer(assessment, proved)));
     blocks.add(
         new Block.Paragraph(
@@ -101,6 +109,8 @@ public record Report(String title, List<Block> blocks) {
               side == Side.BEFORE ? "Before." : "After."));
     }
     weighing.ifPresent(w -> addWeighing(blocks, w, notation));
+    beforeCauses.ifPresent(a -> addCauses(blocks, a, Side.BEFORE));
+    afterCauses.ifPresent(a -> addCauses(blocks, a, Side.AFTER));
     blocks.add(new Block.Heading("What was expected"));
     blocks.add(new Block.Paragraph(forecast.change().sentence()));
     if (forecast.before().isPresent() && forecast.after().isPresent()) {
@@ -124,12 +134,40 @@ public record Report(String title, List<Block> blocks) {
       assessment.headroom().gainWithoutBounds().ifPresent(f -> addWorking(blocks, f, notation));
     }
     weighing.ifPresent(w -> addWorking(blocks, w.advice(), notation));
+    beforeCauses.ifPresent(a -> addWorking(blocks, a.told(), notation));
+    afterCauses.ifPresent(a -> addWorking(blocks, a.told(), notation));
     blocks.add(new Block.Heading("Bear in mind"));
     blocks.add(
         new Block.Paragraph(
             "Opening a processor ends its warranty and can ruin it. Labels, the maker's instructions"
                 + " and local rules come before anything written here."));
     return new Report(job.title(), blocks);
+  }
+
+  /** What was found of the causes; a report looks for none itself, as a weighing does not. */
+  private static Optional<DiagnosisAnswer> causes(
+      Assessment assessment, Side side, Notation notation) {
+    return JobCase.of(assessment, side)
+        .flatMap(
+            given ->
+                Solved.CAUSES
+                    .known(given)
+                    .map(
+                        ranking ->
+                            DiagnosisAnswer.of(
+                                side == Side.BEFORE ? Stage.BASELINE : Stage.PROVE,
+                                given.given(),
+                                ranking,
+                                notation)));
+  }
+
+  private static void addCauses(List<Block> blocks, DiagnosisAnswer answer, Side side) {
+    blocks.add(new Block.Heading("Why it is hot " + side.words() + " the work"));
+    blocks.add(new Block.Paragraph(answer.sentence()));
+    Chapter.points(blocks, answer.reasons());
+    for (Drawing drawing : answer.pictures()) {
+      blocks.add(new Block.Figure(drawing.at(WIDTH), drawing.caption() + "."));
+    }
   }
 
   private static void section(List<Block> blocks, Detail before, Detail after, Notation notation) {

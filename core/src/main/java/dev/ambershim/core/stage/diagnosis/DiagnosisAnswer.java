@@ -162,13 +162,15 @@ public record DiagnosisAnswer(
             260,
             (width, height) ->
                 JointMapPicture.of(ranking.maps(), given.stack().heat(), notation, width, height)));
-    all.add(
-        new Drawing(
-            "fault",
-            "A cut through the stack with the likeliest cause",
-            FaultPicture.height(given.stack()),
-            (width, height) ->
-                FaultPicture.of(given.stack(), first, words.head(first), notation, width)));
+    if (first.kind().inJoint()) {
+      all.add(
+          new Drawing(
+              "fault",
+              "A cut through the stack with the likeliest cause",
+              FaultPicture.height(given.stack()),
+              (width, height) ->
+                  FaultPicture.of(given.stack(), first, words.head(first), notation, width)));
+    }
     return all;
   }
 }

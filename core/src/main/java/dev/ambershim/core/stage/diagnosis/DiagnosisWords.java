@@ -13,7 +13,7 @@ public final class DiagnosisWords {
   static final double FOUND = 0.9;
 
   /** Below this one, nothing can be told yet. */
-  static final double UNTOLD = 0.45;
+  static final double UNTOLD = 0.5;
 
   private final Notation notation;
   private final List<String> cores;
@@ -37,7 +37,10 @@ public final class DiagnosisWords {
     String joint = cause.joint().orElse("");
     String name =
         switch (cause.kind()) {
-          case AS_IT_SHOULD_BE -> "Everything is as it should be";
+          case AS_IT_SHOULD_BE ->
+              cause.probability() >= FOUND
+                  ? "Everything is as it should be"
+                  : "Probably all is as it should be";
           case TOO_THICK -> "The " + joint + " is too thick or has dried out";
           case TILTED -> "The " + joint + " is tilted" + direction(cause);
           case GAP -> "The " + joint + " has a gap" + place(cause);
@@ -96,6 +99,16 @@ public final class DiagnosisWords {
         + " may make it hot ("
         + percent(cause.probability())
         + "), and that is put right without opening it.";
+  }
+
+  /** What a stage says first of a cause that stands before any other judgement. */
+  public static List<String> beside(Cause cause) {
+    return List.of(
+        capital(briefly(cause))
+            + " may make it hot ("
+            + percent(cause.probability())
+            + "), which is put right without opening the chip.",
+        beforeOpening(cause));
   }
 
   /** What to do about it before opening a chip. */

@@ -35,7 +35,7 @@ final class FaultPicture {
 
   static double height(StackCase stack) {
     int solids = (int) stack.layers().stream().filter(l -> !l.crossing()).count();
-    return TOP + FOOT + solids * SOLID + (solids - 1) * (JOINT + 16) + TALLEST - JOINT;
+    return TOP + FOOT + solids * SOLID + (solids - 1) * JOINT + TALLEST;
   }
 
   static Picture of(StackCase stack, Cause cause, String head, Notation notation, double width) {

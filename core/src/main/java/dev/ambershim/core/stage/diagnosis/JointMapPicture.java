@@ -23,6 +23,7 @@ final class JointMapPicture {
   private static final double TOP = 24;
   private static final double FOOT = 36;
   private static final double GAP = 24;
+  private static final double HAIR = 0.7;
 
   /** Pixels of the raster, each way. */
   private static final int FINE = 60;
@@ -125,8 +126,14 @@ final class JointMapPicture {
             double t = at(map.micrometres(), from + i, r, rows);
             run[i] = Cividis.at((t - low) / Math.max(1e-9, high - low));
           }
+          // A hair more than its height, lest the ground shows between the rows.
           pen.raster(
-              x0 + from * cell, y0 + r * h / rows, run.length * cell, h / rows, run.length, run);
+              x0 + from * cell,
+              y0 + r * h / rows,
+              run.length * cell,
+              Math.min(h / rows + HAIR, h - r * h / rows),
+              run.length,
+              run);
           from = -1;
         }
         if (!seen && c < FINE && r % 5 == 2 && c % 5 == 2) {

@@ -15,6 +15,9 @@ public final class Ranking {
   /** From this probability on a cause that can be undone stands before opening the chip. */
   public static final double LOOK_FIRST = 0.2;
 
+  /** Cheaper causes are not worth a remount, K. */
+  private static final double WORTH_LOOKING = 1;
+
   private final List<Cause> causes;
   private final List<NextTest> next;
   private final List<JointMap> maps;
@@ -53,7 +56,9 @@ public final class Ranking {
    */
   public Optional<Cause> lookFirst() {
     return causes.stream()
-        .filter(c -> c.reversible(outermost()) && c.probability() >= LOOK_FIRST)
+        .filter(c -> c.probability() >= LOOK_FIRST && c.kelvin() >= WORTH_LOOKING)
+        .filter(c -> c.kind() != CauseKind.SENSOR_OFF && c.kind() != CauseKind.CORE_DRAWS_MORE)
+        .filter(c -> c.reversible(outermost()))
         .findFirst();
   }
 

@@ -7,6 +7,8 @@ import dev.ambershim.core.runs.judging.Comparison;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
+import dev.ambershim.core.stage.diagnosis.DiagnosisWords;
+import dev.ambershim.core.stage.diagnosis.Ranking;
 import dev.ambershim.core.stage.weigh.Forecast;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,6 +37,16 @@ public record ProveAnswer(
    * @param forecast what the work should bring; empty while it is not worked out
    */
   public static ProveAnswer of(Assessment assessment, Optional<Forecast> forecast) {
+    return of(assessment, forecast, Optional.empty());
+  }
+
+  /**
+   * The same where causes are known.
+   *
+   * @param causes of the side after the work: a bad mount there is no fault of the work
+   */
+  public static ProveAnswer of(
+      Assessment assessment, Optional<Forecast> forecast, Optional<Ranking> causes) {
     List<Finding> others = new ArrayList<>();
     forecast.map(Forecast::change).ifPresent(others::add);
     Headroom headroom = assessment.headroom();
@@ -56,6 +68,10 @@ public record ProveAnswer(
     } else if (forecast.isPresent()) {
       reasons.add(0, forecast.get().against(assessment));
     }
+    causes
+        .flatMap(Ranking::lookFirst)
+        .map(DiagnosisWords::beside)
+        .ifPresent(s -> reasons.addAll(0, s));
     Optional<Finding> answer = assessment.answer();
     return new ProveAnswer(answer, answer.orElseThrow().sentence(), reasons, others);
   }

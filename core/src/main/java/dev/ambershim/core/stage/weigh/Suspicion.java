@@ -18,7 +18,7 @@ public record Suspicion(List<Cause> causes, Optional<Cause> first, double fullWa
   static final Suspicion NONE = new Suspicion(List.of(), Optional.empty(), 1);
 
   /** Causes less likely, or cheaper than this, change no forecast that anybody would notice. */
-  private static final double LEAST_PROBABILITY = 0.05;
+  private static final double LEAST_PROBABILITY = 0.1;
 
   private static final double LEAST_KELVIN = 1;
 

@@ -7,6 +7,7 @@ import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.CoreMaps;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.baseline.BaselineAnswer;
+import dev.ambershim.desktop.model.CauseWatch;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.clocking.LadderPanel;
 import dev.ambershim.desktop.stage.conduct.ConductSheet;
@@ -37,12 +38,14 @@ public final class BaselineView implements StageView {
   private final LadderPanel ladder;
   private final RunRows rows;
   private final Parts parts;
+  private final CauseWatch causes;
   private final VBox node;
 
   /** A view of the model's job. */
   public BaselineView(JobModel model, Desk shell) {
     this.model = model;
     this.shell = shell;
+    causes = new CauseWatch(model, Side.BEFORE, this::refresh);
     rows = new RunRows(model, shell);
     chart = new ChartPanel(model, shell, "baseline-chart");
     cores = new CorePanel(model, "baseline-cores");
@@ -61,6 +64,14 @@ public final class BaselineView implements StageView {
     node = new VBox(answer, chart, cores, ladder, rows, foot);
     node.getStyleClass().add("stage");
     model.assessmentProperty().addListener((o, was, is) -> refresh());
+    model
+        .stageProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is == Stage.BASELINE) {
+                causes.look();
+              }
+            });
     model.themeProperty().addListener((o, was, is) -> refresh());
     refresh();
   }
@@ -85,7 +96,10 @@ public final class BaselineView implements StageView {
     }
     Notation notation = model.notationProperty().get();
     List<RunResult> runs = now.runs(Side.BEFORE);
-    answer.show(BaselineAnswer.of(now), notation);
+    answer.show(BaselineAnswer.of(now, causes.known(now).map(CauseWatch.Known::ranking)), notation);
+    if (model.stageProperty().get() == Stage.BASELINE) {
+      causes.look();
+    }
     chart.show(runs);
     cores.show(CoreMaps.of(now.only(Side.BEFORE), notation), false, runs);
     ladder.show(now.job(), now.headroom());

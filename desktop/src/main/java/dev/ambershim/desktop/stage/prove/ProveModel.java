@@ -1,9 +1,11 @@
 package dev.ambershim.desktop.stage.prove;
 
+import dev.ambershim.core.job.Side;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.weigh.Forecast;
+import dev.ambershim.desktop.model.CauseWatch;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.StageWork;
 import dev.ambershim.logbook.report.Solved;
@@ -24,7 +26,15 @@ final class ProveModel {
 
   private final StageWork<Expected> work;
 
-  ProveModel(JobModel model) {
+  private final CauseWatch causes;
+
+  /**
+   * A model over the shell's job.
+   *
+   * @param found runs when causes of the run after the work came to be known
+   */
+  ProveModel(JobModel model, Runnable found) {
+    causes = new CauseWatch(model, Side.AFTER, found);
     work =
         new StageWork<>(
             model,
@@ -51,7 +61,13 @@ final class ProveModel {
 
   /** The answer with what is known of the forecast by now. */
   ProveAnswer answer(Assessment now) {
-    return ProveAnswer.of(now, known(now).map(Expected::forecast));
+    return ProveAnswer.of(
+        now, known(now).map(Expected::forecast), causes.known(now).map(CauseWatch.Known::ranking));
+  }
+
+  /** Looks for causes of the run after the work. */
+  void lookForCauses() {
+    causes.look();
   }
 
   /** The newest forecast; null until there is one. */

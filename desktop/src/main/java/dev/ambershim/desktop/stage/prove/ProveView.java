@@ -55,7 +55,7 @@ public final class ProveView implements StageView {
   public ProveView(JobModel model, Desk shell) {
     this.model = model;
     this.shell = shell;
-    proved = new ProveModel(model);
+    proved = new ProveModel(model, this::tell);
     rows = new RunRows(model, shell);
     chart = new ChartPanel(model, shell, "prove-chart");
     cores = new CorePanel(model, "prove-cores");
@@ -75,6 +75,7 @@ public final class ProveView implements StageView {
     Later.belowTheFold(model, this::addLower);
     model.assessmentProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());
+    model.stageProperty().addListener((o, was, is) -> look());
     proved.shownProperty().addListener((o, was, is) -> tell());
     refresh();
   }
@@ -122,6 +123,14 @@ public final class ProveView implements StageView {
     Assessment now = model.assessmentProperty().get();
     if (now != null) {
       answer.show(proved.answer(now), model.notationProperty().get());
+      look();
+    }
+  }
+
+  /** Causes are looked for while somebody looks at what the run after the work says. */
+  private void look() {
+    if (model.stageProperty().get() == Stage.PROVE) {
+      proved.lookForCauses();
     }
   }
 

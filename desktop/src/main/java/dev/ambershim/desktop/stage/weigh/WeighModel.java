@@ -1,7 +1,6 @@
 package dev.ambershim.desktop.stage.weigh;
 
 import dev.ambershim.core.base.Notation;
-import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.build.Detail;
@@ -11,7 +10,6 @@ import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
-import dev.ambershim.core.stage.diagnosis.JobCase;
 import dev.ambershim.core.stage.weigh.CloseUp;
 import dev.ambershim.core.stage.weigh.CurveCheck;
 import dev.ambershim.core.stage.weigh.Option;
@@ -21,6 +19,7 @@ import dev.ambershim.core.stage.weigh.Suspicion;
 import dev.ambershim.core.stage.weigh.WeighQuestion;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.core.stage.weigh.WhatIf;
+import dev.ambershim.desktop.model.CauseWatch;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Preview;
 import dev.ambershim.logbook.report.Solved;
@@ -62,6 +61,7 @@ public final class WeighModel {
   private final ObjectProperty<WhatIf> whatIf = new SimpleObjectProperty<>(WhatIf.AS_IT_IS);
   private final AtomicInteger newest = new AtomicInteger();
   private final ReadOnlyBooleanWrapper stopped = new ReadOnlyBooleanWrapper(false);
+  private final CauseWatch causes;
   private Optional<OptionKind> wanted = Optional.empty();
   private String jobId = "";
 
@@ -82,6 +82,7 @@ public final class WeighModel {
   /** A model over the shell's job. */
   public WeighModel(JobModel shell) {
     this.shell = shell;
+    causes = new CauseWatch(shell, Side.BEFORE, this::suspect);
     shell
         .assessmentProperty()
         .addListener(
@@ -197,47 +198,25 @@ public final class WeighModel {
   }
 
   /** The question with the causes that are known; looking for them takes a second. */
-  private static Question suspecting(Assessment assessment, Question question) {
-    return JobCase.of(assessment, Side.BEFORE)
-        .flatMap(c -> Solved.CAUSES.known(c).map(r -> Suspicion.of(r, c.watts())))
-        .map(question::withSuspicion)
+  private Question suspecting(Assessment assessment, Question question) {
+    return causes
+        .known(assessment)
+        .map(k -> question.withSuspicion(Suspicion.of(k.ranking(), k.given().watts())))
         .orElse(question);
   }
 
-  /**
-   * Looks for causes once the options are on screen, and weighs again if they change the answer.
-   */
-  private void suspect(Shown seen) {
+  /** Weighs again if causes that came to be known change the question. */
+  private void suspect() {
     Assessment assessment = shell.assessmentProperty().get();
-    Optional<JobCase> given = JobCase.of(assessment, Side.BEFORE);
-    if (given.isEmpty() || Solved.CAUSES.known(given.get()).isPresent()) {
+    Shown now = shown.get();
+    if (assessment == null || now == null || !shownFor.equals(jobId)) {
       return;
     }
-    int mine = newest.get();
-    shell
-        .inquiry()
-        .submit(
-            "",
-            progress -> {
-              if (mine != newest.get()) {
-                return null;
-              }
-              SolveWatch watch = new SolveWatch(progress, () -> mine != newest.get());
-              try {
-                return Suspicion.of(Solved.CAUSES.of(given.get(), watch), given.get().watts());
-              } catch (CancellationException | Problem e) {
-                // A chip of an unusual form has no causes, and is weighed without.
-                return null;
-              }
-            },
-            suspicion -> {
-              boolean other =
-                  suspicion != null && !suspicion.equals(seen.weighing().question().suspicion());
-              if (other && mine == newest.get()) {
-                stale = true;
-                catchUp();
-              }
-            });
+    Question question = now.weighing().question();
+    if (!suspecting(assessment, question).suspicion().equals(question.suspicion())) {
+      stale = true;
+      catchUp();
+    }
   }
 
   /** The working's check follows what is seen, which does not hang on it. */
@@ -328,7 +307,7 @@ public final class WeighModel {
     checked.set(null);
     look(now);
     check(now);
-    suspect(now);
+    causes.look();
   }
 
   private void look(Shown now) {
