@@ -43,6 +43,7 @@ import dev.ambershim.sensors.machine.MachineSource;
 import dev.ambershim.sensors.rig.ConductionRig;
 import dev.ambershim.sensors.rig.Fault;
 import dev.ambershim.sensors.rig.RigSetup;
+import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -227,6 +228,7 @@ final class RecordCommand implements Callable<Integer> {
             "Give another name; nothing is written over.");
       }
     }
+    folderOf(whole);
     try (Source source = source();
         Load load = from.sensors ? new SteadyLoad(1, KernelPinning.of(root)) : load(source)) {
       OneByOne.Times usual = OneByOne.Times.USUAL;
@@ -263,6 +265,19 @@ final class RecordCommand implements Callable<Integer> {
       }
       out.flush();
       return 0;
+    }
+  }
+
+  private static void folderOf(Path whole) {
+    try {
+      Files.createDirectories(whole.getParent());
+    } catch (IOException e) {
+      throw new Problem(
+          "record.folder",
+          Place.file(String.valueOf(whole.getParent())),
+          "The folder cannot be made.",
+          "Give a place that you may write to.",
+          e);
     }
   }
 

@@ -34,6 +34,39 @@ class RecordCommandTest {
   }
 
   @Test
+  void oneCoreAfterAnotherGoesStraightToTheDiagnosis() throws IOException {
+    String stem = folder.resolve("cores/rig").toString();
+    Outcome o =
+        run(
+            "record",
+            "--rig",
+            "--one-by-one",
+            "--fault",
+            "weak-pump=1",
+            "--each",
+            "20",
+            stem,
+            "--json");
+    assertThat(o.err()).isEmpty();
+    JsonNode node = Json.mapper().readTree(o.out());
+    assertThat(node.path("done").asBoolean()).isTrue();
+    assertThat(node.path("readings")).hasSize(9);
+    assertThat(node.at("/readings/0/name").asText()).isEqualTo("idle");
+    assertThat(node.at("/readings/3/name").asText()).isEqualTo("core 2 alone");
+    JsonNode watts = node.at("/readings/3/wattsByCore");
+    assertThat(watts.path("core 2").asDouble()).isGreaterThan(4 * watts.path("core 1").asDouble());
+    JsonNode cores = node.at("/readings/3/coreCelsius");
+    assertThat(cores.path("core 2").asDouble()).isGreaterThan(cores.path("core 7").asDouble() + 8);
+    assertThat(folder.resolve("cores/rig.csv")).content().contains("loaded core");
+    JsonNode told =
+        Json.mapper().readTree(run("diagnose", stem + ".diagnose.json", "--json").out());
+    assertThat(told.at("/causes/0/cause").asText()).isEqualTo("cooler weak");
+    assertThat(run("record", "--rig", "--one-by-one", stem).err()).contains("is there already");
+    assertThat(run("record", "--rig", "--one-by-one", "--each", "3", stem + "2").err())
+        .contains("3 s cannot be");
+  }
+
+  @Test
   void itStopsAtTheLimitAndSaysWhy() throws IOException {
     Path chip = folder.resolve("root/sys/class/hwmon/hwmon0");
     Files.createDirectories(chip);

@@ -15,11 +15,11 @@ import org.hipparchus.linear.RealMatrix;
 /**
  * A stack whose joints and heats are drawn many times over: what the solids answer is written out
  * once as a matrix over coarse contact cells, and each draw is one Cholesky factorisation. The
- * response of every source to every source is brought to that of fine grids by the ratio that both
- * have on the stack as given. As the operator is symmetric, the fluxes of a watt at each source
- * also tell how every cell's resistance and the film move every source. What it is asked leaves it
- * as it is, so several threads may ask; a stack must be made of boxes, and conductivities that fall
- * count by their reference.
+ * response of every source to every source is brought to that of fine grids by the difference that
+ * both have on the stack as given. As the operator is symmetric, the fluxes of a watt at each
+ * source also tell how every cell's resistance and the film move every source. What it is asked
+ * leaves it as it is, so several threads may ask; a stack must be made of boxes, and conductivities
+ * that fall count by their reference.
  */
 public final class DrawnStack {
   /** Cells over the width of what is heated. */
@@ -49,7 +49,9 @@ public final class DrawnStack {
   private final double[][] direct;
 
   private final int[] conditionOf;
-  private final double[][] ratio;
+
+  /** What fine grids add to coarse cells on the stack as given, K/W. */
+  private final double[][] finer;
 
   private record Index(int contact, int column, int row, double area) {}
 
@@ -114,7 +116,7 @@ public final class DrawnStack {
     }
     double[][] rough = rough(resistance(stack)).kelvinPerWatt;
     LiveStack live = new LiveStack(stack, ERROR, watch);
-    ratio = new double[sources][sources];
+    finer = new double[sources][sources];
     for (int s = 0; s < sources; s++) {
       double[] watts = new double[sources];
       watts[s] = 1;
@@ -123,7 +125,7 @@ public final class DrawnStack {
               .map(f -> f.meanCelsius() - stack.coolantCelsius())
               .toList();
       for (int r = 0; r < sources; r++) {
-        ratio[r][s] = fine.get(r) / rough[r][s];
+        finer[r][s] = fine.get(r) - rough[r][s];
       }
     }
   }
@@ -231,9 +233,9 @@ public final class DrawnStack {
    */
   public Responses responses(double[] resistance) {
     Responses rough = rough(resistance);
-    for (int s = 0; s < ratio.length; s++) {
-      for (int r = 0; r < ratio.length; r++) {
-        rough.kelvinPerWatt[r][s] *= ratio[r][s];
+    for (int s = 0; s < finer.length; s++) {
+      for (int r = 0; r < finer.length; r++) {
+        rough.kelvinPerWatt[r][s] += finer[r][s];
       }
     }
     return rough;

@@ -28,7 +28,8 @@ public record Shape(Form form, int joint, double[] at, double[] spread) {
     FILM
   }
 
-  static final Shape NONE = new Shape(Form.NONE, -1, new double[0], new double[0]);
+  /** Nothing differs. */
+  public static final Shape NONE = new Shape(Form.NONE, -1, new double[0], new double[0]);
 
   /** The same shape with other figures. */
   Shape moved(double[] to) {

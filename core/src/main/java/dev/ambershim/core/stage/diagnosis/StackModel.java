@@ -51,7 +51,7 @@ final class StackModel {
   private final double[] film;
   private final OptionalInt lid;
 
-  /** For each joint, what fine grids say by what coarse cells say, once it is thick. */
+  /** For each joint, what fine grids add to coarse cells once it is thick, K/W. */
   private final double[][][] finer;
 
   private final Map<Turned, DrawnStack.Responses> kept = new ConcurrentHashMap<>();
@@ -124,7 +124,7 @@ final class StackModel {
       watts[s] = 1;
       double[] celsius = live.meansCelsius(there.withWatts(watts), watch);
       for (int r = 0; r < rough.length; r++) {
-        all[r][s] = (celsius[r] - there.coolantCelsius()) / rough[r][s];
+        all[r][s] = celsius[r] - there.coolantCelsius() - rough[r][s];
       }
     }
     return all;
@@ -352,7 +352,7 @@ final class StackModel {
         for (int s = 0; s < kelvin.length; s++) {
           double mean = Math.max(-0.5, (extra[r] + extra[s]) / 2);
           double share = Math.min(MOST_BEYOND, Math.log1p(mean) / Math.log1p(ANCHOR));
-          kelvin[r][s] *= 1 + share * (finer[turned.shape.joint()][r][s] - 1);
+          kelvin[r][s] += share * finer[turned.shape.joint()][r][s];
         }
       }
     }
