@@ -6,6 +6,7 @@ import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.plan.Moment;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
@@ -26,6 +27,7 @@ import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.JobHead;
 import dev.ambershim.logbook.store.Logbook;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -40,6 +42,8 @@ import org.junit.jupiter.api.Test;
 class AnswersShownTest extends DesktopTest {
   @Test
   void theWindowSaysWhatTheAnswersSay() {
+    // A plan that begins now ends a minute later each minute.
+    clock = () -> new Moment(Instant.parse("2026-06-02T10:00:00Z"), "boot", 100);
     List<JobHead> heads;
     try (Logbook book = Logbook.open(folder.resolve("logbook"), Access.WRITE, Clock.systemUTC())) {
       DemoWorkshop.fill(book);
@@ -72,6 +76,9 @@ class AnswersShownTest extends DesktopTest {
     Job job = job();
     Assessment assessment = model.assessmentProperty().get();
     onFx(() -> model.stageProperty().set(Stage.WEIGH));
+    worked();
+    // Causes that come to be known may weigh a job anew.
+    until("causes are looked for", 180, () -> !model.inquiry().busyProperty().get());
     worked();
     onFx(() -> model.stageProperty().set(Stage.OPEN));
     until("the work is planned", () -> model.workbench().outlookProperty().get() != null);

@@ -74,16 +74,13 @@ final class LogbookSheet {
     Button go = new Button("Practise  Ctrl+Shift+D");
     go.setId("logbook-practise");
     go.setOnAction(e -> practise.run());
-    return new VBox(
-        10,
-        search,
-        list,
-        begin(model, close),
+    HBox practice =
         new HBox(
             10,
             go,
-            Labels.line("Find hidden faults on invented chips; nothing can break.", "hint")),
-        CopiesPane.row(model, close));
+            Labels.line("Find hidden faults on invented chips; nothing can break.", "hint"));
+    practice.setAlignment(Pos.CENTER_LEFT);
+    return new VBox(10, search, list, begin(model, close), practice, CopiesPane.row(model, close));
   }
 
   private static Node begin(JobModel model, Runnable close) {
