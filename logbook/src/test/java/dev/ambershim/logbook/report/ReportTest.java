@@ -9,11 +9,14 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.CauseEvidence;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.build.Responses;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.dosing.Alloy;
@@ -65,6 +68,8 @@ import dev.ambershim.core.runs.reading.ReadNotes;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.diagnosis.JobCase;
+import dev.ambershim.core.stage.diagnosis.Ranking;
 import dev.ambershim.core.stage.weigh.OwnRecord;
 import dev.ambershim.core.stage.weigh.Question;
 import dev.ambershim.core.stage.weigh.WeighQuestion;
@@ -606,5 +611,35 @@ class ReportTest {
     Path pdf = folder.resolve("weighed.pdf");
     ReportFiles.write(assessment, Optional.of(weighing), Notation.METRIC, "today", pdf);
     assertThat(Files.size(pdf)).isGreaterThan(10_000);
+  }
+
+  @Test
+  void causesThatWereFoundAreAChapter() {
+    Job plain = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4");
+    Map<String, Double> watts = new HashMap<>();
+    Map<String, Double> celsius = new HashMap<>();
+    CoreLayout.of(plain.chip()).heat().forEach(h -> watts.put(h.name(), h.watts() * 140));
+    double[] crooked = {100, 97, 94, 91, 89, 86, 83, 80};
+    for (int c = 0; c < crooked.length; c++) {
+      celsius.put("core " + c, crooked[c]);
+    }
+    Job job =
+        plain.withEvidence(
+            CauseEvidence.NONE.reading(
+                List.of(
+                    new CauseEvidence.CoreReading(
+                        "typed", Side.BEFORE, 1, 22.0, null, null, watts, celsius))));
+    Assessment assessment = Assessment.of(job, Map.of(), Notation.METRIC);
+    String before =
+        HtmlReport.of(Report.of(assessment, Optional.empty(), Notation.METRIC, "today"));
+    assertThat(before).doesNotContain("Why it is hot");
+    Ranking ranking =
+        Solved.CAUSES.of(JobCase.of(assessment, Side.BEFORE).orElseThrow(), SolveWatch.NONE);
+    String after = HtmlReport.of(Report.of(assessment, Optional.empty(), Notation.METRIC, "today"));
+    assertThat(after)
+        .contains("Why it is hot before the work")
+        .contains("joint is tilted, thicker towards the back")
+        .contains("What it may be, by probability");
+    assertThat(ranking.lookFirst()).isPresent();
   }
 }

@@ -34,6 +34,12 @@ public enum Sign {
   SCREWS_UNEVEN(
       "The screws were not tightened evenly",
       Map.of(CauseKind.TILTED, 5.0, CauseKind.TOO_THICK, 1.5)),
+  OTHER_COOLER_SAME(
+      "Another cooler, known to be good, made no difference",
+      Map.of(CauseKind.COOLER_WEAK, 0.1, CauseKind.COOLANT_WARM, 0.2, CauseKind.SENSOR_OFF, 2.0)),
+  OTHER_COOLER_BETTER(
+      "Another cooler, known to be good, made it much cooler",
+      Map.of(CauseKind.COOLER_WEAK, 8.0, CauseKind.COOLANT_WARM, 5.0, CauseKind.TILTED, 2.0)),
   WARM_AIR_IN("The air at the intake is warmer than the room", Map.of(CauseKind.COOLANT_WARM, 6.0));
 
   /** How often a sign shows when all is well, against no sign: common practice. */

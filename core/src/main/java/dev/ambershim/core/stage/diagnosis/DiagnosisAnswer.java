@@ -22,6 +22,7 @@ import java.util.Optional;
  * @param causes a sentence for each cause, in the ranking's order
  * @param tests a sentence for each test, in the ranking's order
  * @param notation how figures are written
+ * @param otherSide the other side of the work with its joints, where that is known: before first
  */
 public record DiagnosisAnswer(
     Stage stage,
@@ -31,8 +32,17 @@ public record DiagnosisAnswer(
     List<String> reasons,
     List<String> causes,
     List<String> tests,
-    Notation notation)
+    Notation notation,
+    Optional<Sides> otherSide)
     implements StageAnswer {
+  /**
+   * The joints on both sides of the work.
+   *
+   * @param before before the work
+   * @param after after it
+   */
+  public record Sides(Ranking before, Ranking after) {}
+
   /** Copies its lists. */
   public DiagnosisAnswer {
     reasons = List.copyOf(reasons);
@@ -62,7 +72,22 @@ public record DiagnosisAnswer(
         reasons(given, ranking, words),
         ranking.causes().stream().map(words::sentence).toList(),
         tests,
-        notation);
+        notation,
+        Optional.empty());
+  }
+
+  /** The same with the joints before and after the work beside each other. */
+  public DiagnosisAnswer comparing(Ranking before, Ranking after) {
+    return new DiagnosisAnswer(
+        stage,
+        given,
+        ranking,
+        told,
+        reasons,
+        causes,
+        tests,
+        notation,
+        Optional.of(new Sides(before, after)));
   }
 
   private static DiagnosisWords words(DiagnosisCase given, Notation notation) {
@@ -162,6 +187,21 @@ public record DiagnosisAnswer(
             260,
             (width, height) ->
                 JointMapPicture.of(ranking.maps(), given.stack().heat(), notation, width, height)));
+    otherSide.ifPresent(
+        sides ->
+            all.add(
+                new Drawing(
+                    "joint-sides",
+                    "The joints before and after the work, as far as the readings see them",
+                    260,
+                    (width, height) ->
+                        JointMapPicture.of(
+                            sides.before().maps(),
+                            sides.after().maps(),
+                            given.stack().heat(),
+                            notation,
+                            width,
+                            height))));
     if (first.kind().inJoint()) {
       all.add(
           new Drawing(

@@ -9,6 +9,8 @@ package dev.ambershim.core.stage.diagnosis;
  * @param micrometres a row for each y
  * @param seen how much of the doubt the readings took away, from 0, unknown, to 1; a row for each y
  * @param usualMicrometres what it should be
+ * @param kelvinPerMicrometre what a micrometre costs where the heat of full load goes through
+ *     evenly; not a number for a joint that is wider than the die, where it does not
  */
 public record JointMap(
     String joint,
@@ -16,4 +18,11 @@ public record JointMap(
     double[] yMillimetres,
     double[][] micrometres,
     double[][] seen,
-    double usualMicrometres) {}
+    double usualMicrometres,
+    double kelvinPerMicrometre) {
+  /** The same map under another name. */
+  JointMap called(String name) {
+    return new JointMap(
+        name, xMillimetres, yMillimetres, micrometres, seen, usualMicrometres, kelvinPerMicrometre);
+  }
+}

@@ -9,6 +9,7 @@ import dev.ambershim.core.picture.Mark.Anchor;
 import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.Picture.Pen;
 import dev.ambershim.core.picture.Tone;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
@@ -21,7 +22,7 @@ final class JointMapPicture {
   static final double KNOWN = 0.5;
 
   private static final double TOP = 24;
-  private static final double FOOT = 36;
+  private static final double FOOT = 50;
   private static final double GAP = 24;
   private static final double HAIR = 0.7;
 
@@ -39,6 +40,20 @@ final class JointMapPicture {
   private JointMapPicture(Notation notation, List<HeatSource> cores) {
     this.notation = notation;
     this.cores = cores;
+  }
+
+  /** The same joints on both sides of the work, each side with its own scales. */
+  static Picture of(
+      List<JointMap> before,
+      List<JointMap> after,
+      List<HeatSource> cores,
+      Notation notation,
+      double width,
+      double height) {
+    List<JointMap> pairs = new ArrayList<>();
+    before.forEach(m -> pairs.add(m.called(m.joint() + " before")));
+    after.forEach(m -> pairs.add(m.called(m.joint() + " after")));
+    return of(pairs, cores, notation, width, height);
   }
 
   static Picture of(
@@ -93,6 +108,15 @@ final class JointMapPicture {
                 + ", should be "
                 + notation.number(usual, Unit.MICROMETRE);
     pen.words(left + wide / 2, y0 + deep * scale + 16, foot, Tone.QUIET, 11, Anchor.MIDDLE);
+    if (known > 0 && !Double.isNaN(map.kelvinPerMicrometre())) {
+      String kelvin =
+          notation.number(low * map.kelvinPerMicrometre(), Unit.KELVIN)
+              + " to "
+              + notation.text(high * map.kelvinPerMicrometre(), Unit.KELVIN)
+              + " at full load";
+      pen.words(left + wide / 2, y0 + deep * scale + 46, kelvin, Tone.QUIET, 11, Anchor.MIDDLE);
+      foot += "; " + kelvin;
+    }
     scale(x0, y0 + deep * scale + 22, across * scale);
     said.append(map.joint())
         .append(": ")

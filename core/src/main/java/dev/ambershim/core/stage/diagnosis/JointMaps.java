@@ -225,9 +225,23 @@ final class JointMaps {
               ys.get(j),
               thick,
               seen(j, h, noise, scales),
-              model.micrometres(j)));
+              model.micrometres(j),
+              kelvinPerMicrometre(j)));
     }
     return maps;
+  }
+
+  /** What a micrometre costs at the mean heat flux, where a joint lies on the dies alone. */
+  private double kelvinPerMicrometre(int joint) {
+    if (joint > 0) {
+      return Double.NaN;
+    }
+    double area =
+        given.stack().layers().get(0).patches().stream()
+            .mapToDouble(p -> p.widthMillimetres() * p.depthMillimetres())
+            .sum();
+    double flux = given.stack().watts() / (area * 1e-6);
+    return flux * 1e-6 / model.joint(joint).conductivityWattsPerMetreKelvin();
   }
 
   /** What can be seen of a joint; that does not hang on whether it is suspected. */
@@ -277,7 +291,7 @@ final class JointMaps {
     return all;
   }
 
-  /** The readings of the mounts that show the joints as they lie at the first one. */
+  /** The readings of the mounts that show what the suspect says of the joints. */
   private void rows(List<double[]> slopes, List<Straight.Row> rows) {
     double straight = given.readings().get(0).turnedDegrees();
     Straight lines = new Straight(given, model, layout, best.throughLoop());
@@ -286,8 +300,7 @@ final class JointMaps {
       CaseReading reading = given.readings().get(r);
       double degrees = reading.turnedDegrees() - straight;
       boolean turns = best.suspect().seat().turns();
-      boolean same = degrees == 0 || turns || best.suspect().shape().joint() != model.outermost();
-      if (!same || !best.suspect().seat().shows(reading.mount())) {
+      if (!best.suspect().seat().shows(reading.mount())) {
         continue;
       }
       StackModel.Turned turned = best.suspect().at(reading.mount(), degrees);

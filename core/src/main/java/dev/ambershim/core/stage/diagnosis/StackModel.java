@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.diagnosis;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.SideBySide;
+import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
@@ -27,6 +28,9 @@ import java.util.concurrent.Executor;
 final class StackModel {
   private static final double WEAKEST_FILM = 10;
   private static final double STRONGEST_FILM = 1e8;
+
+  /** Dies under load are about so hot: common practice, °C. */
+  private static final double USUAL_DIE_CELSIUS = 70;
 
   /** Samples across a cell, each way, for the mean of a shape over it. */
   private static final int SAMPLES = 3;
@@ -76,7 +80,7 @@ final class StackModel {
    *     boxes
    */
   StackModel(StackCase given, SolveWatch watch) {
-    stack = filmAsJoint(given);
+    stack = filmAsJoint(steady(given));
     try {
       drawn = new DrawnStack(stack, watch);
     } catch (IllegalArgumentException e) {
@@ -155,6 +159,34 @@ final class StackModel {
   }
 
   private static final String FILM = "the film itself";
+
+  /** Falling conductivities as at a usual temperature; no leakage, as readings tell the watts. */
+  private static StackCase steady(StackCase given) {
+    List<StackLayer> layers =
+        given.layers().stream()
+            .map(
+                l ->
+                    l.fall()
+                        .map(
+                            f ->
+                                new StackLayer(
+                                    l.name(),
+                                    l.conductivityWattsPerMetreKelvin()
+                                        * f.factor(USUAL_DIE_CELSIUS),
+                                    Optional.empty(),
+                                    l.patches(),
+                                    l.thicknessMicrometres(),
+                                    l.crossing(),
+                                    l.contactSquareMillimetreKelvinPerWatt(),
+                                    l.map(),
+                                    l.heatCapacityJoulesPerCubicMetreKelvin()))
+                        .orElse(l))
+            .toList();
+    List<HeatSource> heat =
+        given.heat().stream().map(h -> HeatSource.steady(h.name(), h.patch(), h.watts())).toList();
+    return new StackCase(
+        layers, heat, given.filmWattsPerSquareMetreKelvin(), given.coolantCelsius());
+  }
 
   /** Half of the film's resistance as a joint over the last solid, and half beyond it. */
   private static StackCase filmAsJoint(StackCase given) {

@@ -84,7 +84,7 @@ class DiagnosisPicturesTest {
     for (double[] row : all) {
       Arrays.fill(row, seen);
     }
-    return new JointMap("inner joint", places, places, thick, all, 40);
+    return new JointMap("inner joint", places, places, thick, all, 40, 0.2);
   }
 
   @Test
@@ -92,6 +92,7 @@ class DiagnosisPicturesTest {
     Picture seen = JointMapPicture.of(List.of(map(0.9)), STACK.heat(), Notation.METRIC, 400, 260);
     Picture unseen = JointMapPicture.of(List.of(map(0.1)), STACK.heat(), Notation.METRIC, 400, 260);
     assertThat(words(seen)).contains("inner joint", "30 to 70 µm, should be 40");
+    assertThat(words(seen)).contains("6.0 to 14.0 K at full load");
     assertThat(words(unseen)).contains("The readings do not see it place by place");
     // The scale is all that is left in colour.
     assertThat(unseen.marks()).filteredOn(Mark.Raster.class::isInstance).hasSize(1);
@@ -99,6 +100,15 @@ class DiagnosisPicturesTest {
     assertThat(seen.description()).contains("seen over 100 % of it");
     within(seen);
     within(unseen);
+  }
+
+  @Test
+  void bothSidesOfTheWorkStandBesideEachOther() {
+    Picture sides =
+        JointMapPicture.of(
+            List.of(map(0.9)), List.of(map(0.8)), STACK.heat(), Notation.METRIC, 600, 260);
+    assertThat(words(sides)).contains("inner joint before", "inner joint after");
+    within(sides);
   }
 
   @Test

@@ -153,6 +153,19 @@ class StackModelTest {
   }
 
   @Test
+  void aConductivityThatFallsCountsAsUnderLoad() {
+    StackLayer die = LIDDED.layers().get(0);
+    StackCase falling = LIDDED.withLayer(0, die.withFall(StackLayer.Fall.SILICON));
+    StackModel model = new StackModel(falling, SolveWatch.NONE);
+    StackLayer counted = model.stack().layers().get(0);
+    assertThat(counted.fall()).isEmpty();
+    assertThat(counted.conductivityWattsPerMetreKelvin())
+        .isCloseTo(
+            die.conductivityWattsPerMetreKelvin() * StackLayer.Fall.SILICON.factor(70),
+            within(1e-9));
+  }
+
+  @Test
   void whatHasNoJointIsRefused() {
     Patch die = new Patch(0, 0, 30, 30);
     StackCase touching =

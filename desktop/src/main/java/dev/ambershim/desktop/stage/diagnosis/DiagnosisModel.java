@@ -133,7 +133,10 @@ public final class DiagnosisModel {
               SolveWatch watch = new SolveWatch(progress, () -> mine != newest.get());
               try {
                 Ranking ranking = Solved.CAUSES.of(given.get(), watch);
-                return DiagnosisAnswer.of(stage, given.get().given(), ranking, notation);
+                return beside(
+                    now,
+                    DiagnosisAnswer.of(stage, given.get().given(), ranking, notation),
+                    given.get().side());
               } catch (CancellationException e) {
                 return null;
               }
@@ -144,6 +147,19 @@ public final class DiagnosisModel {
                 say("");
               }
             });
+  }
+
+  /** The answer with the joints of the other side beside its own, where they are known. */
+  private static DiagnosisAnswer beside(Assessment now, DiagnosisAnswer answer, Side side) {
+    Side other = side == Side.BEFORE ? Side.AFTER : Side.BEFORE;
+    return JobCase.of(now, other)
+        .flatMap(Solved.CAUSES::known)
+        .map(
+            r ->
+                side == Side.BEFORE
+                    ? answer.comparing(answer.ranking(), r)
+                    : answer.comparing(r, answer.ranking()))
+        .orElse(answer);
   }
 
   private void say(String words) {

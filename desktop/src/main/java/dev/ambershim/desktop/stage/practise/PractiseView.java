@@ -58,8 +58,9 @@ public final class PractiseView implements Inquiry {
    */
   public PractiseView(JobModel shell, Runnable back) {
     this.shell = shell;
-    // Rounds are not repeated: where they begin is the one thing that nobody can know.
-    this.model = new PractiseModel(shell, new SplittableRandom());
+    // Rounds begin with the moment, so that they are not repeated.
+    long moment = shell.workbench().now().toEpochMilli();
+    this.model = new PractiseModel(shell, new SplittableRandom(moment));
     node.getStyleClass().add("stage");
     node.setId("practise");
     Button begin = new Button("Begin a round");
