@@ -9,6 +9,7 @@ import dev.ambershim.core.stage.diagnosis.Ranking;
 import dev.ambershim.logbook.report.Solved;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
@@ -16,6 +17,9 @@ import java.util.concurrent.atomic.AtomicInteger;
  * an unusual form has none.
  */
 public final class CauseWatch {
+  private static final int QUIET_MILLISECONDS = 800;
+  private static final int LOOK_MILLISECONDS = 40;
+
   private final JobModel shell;
   private final Side side;
   private final Runnable found;
@@ -30,6 +34,8 @@ public final class CauseWatch {
     this.shell = shell;
     this.side = side;
     this.found = found;
+    // Whoever goes on typing needs the machine for the answer.
+    shell.assessmentProperty().addListener((o, was, is) -> newest.incrementAndGet());
   }
 
   /** A side's case with its causes. */
@@ -57,10 +63,10 @@ public final class CauseWatch {
         .submit(
             "",
             progress -> {
-              if (mine != newest.get()) {
-                return false;
-              }
               try {
+                if (!quiet(mine)) {
+                  return false;
+                }
                 Solved.CAUSES.of(given.get(), new SolveWatch(progress, () -> mine != newest.get()));
                 return true;
               } catch (CancellationException | Problem e) {
@@ -72,5 +78,16 @@ public final class CauseWatch {
                 found.run();
               }
             });
+  }
+
+  /** Waits until nobody has typed for a while; false if somebody has. */
+  private boolean quiet(int mine) throws InterruptedException {
+    for (int waited = 0; waited < QUIET_MILLISECONDS; waited += LOOK_MILLISECONDS) {
+      if (mine != newest.get()) {
+        return false;
+      }
+      TimeUnit.MILLISECONDS.sleep(LOOK_MILLISECONDS);
+    }
+    return mine == newest.get();
   }
 }

@@ -20,8 +20,8 @@ public final class Solved {
   /** What was solved, by the thread that asks and its helpers. */
   public static final Responses SHARED = new Responses(HELPERS);
 
-  /** Causes that were worked out. */
-  public static final Diagnosed CAUSES = new Diagnosed(HELPERS);
+  /** Causes that were worked out, by the thread that asks alone: the helpers are for answers. */
+  public static final Diagnosed CAUSES = new Diagnosed(Runnable::run);
 
   private Solved() {}
 }
