@@ -7,31 +7,19 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.physics.assembly.CoolerClass;
-import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.assembly.StartingPoint;
-import dev.ambershim.core.physics.build.BuildStack;
-import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.build.Situation;
-import dev.ambershim.core.physics.conduction.HeatSource;
-import dev.ambershim.core.physics.conduction.Patch;
-import dev.ambershim.core.runs.causes.CoreState;
 import dev.ambershim.core.runs.judging.RunAnalyser;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.runs.judging.StepResponse;
 import dev.ambershim.core.runs.protocol.Protocol;
 import dev.ambershim.core.runs.protocol.Status;
 import dev.ambershim.core.runs.reading.LogReader;
-import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.baseline.Baseline;
-import dev.ambershim.core.stage.diagnosis.CoreStates;
-import dev.ambershim.core.stage.diagnosis.DiagnosisCase;
-import dev.ambershim.core.stage.diagnosis.Doubts;
-import dev.ambershim.logbook.formats.DiagnoseJson;
 import dev.ambershim.logbook.formats.RunJson;
 import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.LogFiles;
-import dev.ambershim.logbook.store.WholeFile;
 import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
 import dev.ambershim.sensors.SteadyLoad;
@@ -43,10 +31,7 @@ import dev.ambershim.sensors.machine.MachineSource;
 import dev.ambershim.sensors.rig.ConductionRig;
 import dev.ambershim.sensors.rig.Fault;
 import dev.ambershim.sensors.rig.RigSetup;
-import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -55,9 +40,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.concurrent.Callable;
-import java.util.stream.IntStream;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -167,7 +150,7 @@ final class RecordCommand implements Callable<Integer> {
       names = "--each",
       paramLabel = "S",
       description = "With --one-by-one: seconds for each core (default: 40).")
-  int each = OneByOne.Times.USUAL.eachSeconds();
+  double each = OneByOne.Times.USUAL.eachSeconds();
 
   @Option(names = "--root", hidden = true, description = "Root of the sensor files.")
   Path root = Path.of("/");
@@ -206,113 +189,16 @@ final class RecordCommand implements Callable<Integer> {
     }
   }
 
-  /** One core after another; what it reads goes beside the log. */
+  /** One core after another, on the rig or with this machine's load held to a core. */
   private int cores(Path whole, double stopCelsius) throws InterruptedException {
-    if (!(each >= 10 && each <= 600)) {
-      throw new Problem(
-          "record.each",
-          Place.field("--each"),
-          each + " s cannot be.",
-          "Give 10 to 600 s; a chip under its lid takes about half a minute.");
-    }
-    Path log = whole.resolveSibling(whole.getFileName() + ".csv");
-    Path file =
-        whole.resolveSibling(
-            whole.getFileName() + (from.rig ? ".diagnose.json" : ".readings.json"));
-    for (Path one : List.of(log, file)) {
-      if (Files.exists(one)) {
-        throw new Problem(
-            "record.there",
-            Place.file(one.toString()),
-            "The file is there already.",
-            "Give another name; nothing is written over.");
-      }
-    }
-    folderOf(whole);
+    Optional<RigSetup> rig = from.rig ? Optional.of(setup()) : Optional.empty();
+    OptionalDouble typed = room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
+    OneByOneRecording recording = new OneByOneRecording(whole, each, rig);
     try (Source source = source();
         Load load = from.sensors ? new SteadyLoad(1, KernelPinning.of(root)) : load(source)) {
-      OneByOne.Times usual = OneByOne.Times.USUAL;
-      OneByOne run =
-          new OneByOne(
-              source,
-              load,
-              new OneByOne.Times(
-                  usual.idleSeconds(), each, Math.min(usual.meanSeconds(), each / 2)),
-              stopCelsius);
-      List<CoreState> states = run.conduct(Optional.of(log), this::tell, () -> false);
-      DiagnosisCase given = rigCase(source, states);
-      ObjectNode readings = Json.mapper().createObjectNode();
-      readings.putArray("readings").addAll(DiagnoseJson.readings(given.readings()));
-      WholeFile.write(
-          file,
-          Json.pretty(from.rig ? DiagnoseJson.of(given) : readings)
-              .getBytes(StandardCharsets.UTF_8));
-      PrintWriter out = spec.commandLine().getOut();
-      if (json) {
-        ObjectNode node = Json.mapper().createObjectNode();
-        node.put("done", true);
-        node.put("log", log.toString());
-        node.put("file", file.toString());
-        node.set("readings", readings.get("readings"));
-        out.println(Json.pretty(node));
-      } else {
-        out.println(
-            "It read "
-                + given.readings().size()
-                + " settled states. They are in "
-                + file.getFileName()
-                + (from.rig ? "; diagnose reads it." : "; add them to a case of diagnose."));
-      }
-      out.flush();
+      recording.record(source, load, stopCelsius, typed, spec.commandLine().getOut(), json);
       return 0;
     }
-  }
-
-  private static void folderOf(Path whole) {
-    try {
-      Files.createDirectories(whole.getParent());
-    } catch (IOException e) {
-      throw new Problem(
-          "record.folder",
-          Place.file(String.valueOf(whole.getParent())),
-          "The folder cannot be made.",
-          "Give a place that you may write to.",
-          e);
-    }
-  }
-
-  /** The states on the rig's own stack; on another machine only their readings count. */
-  private DiagnosisCase rigCase(Source source, List<CoreState> states) {
-    Situation machine = setup().machine();
-    int cores = (int) source.sensors().stream().filter(s -> s.role() == Role.CORE).count();
-    List<HeatSource> heats =
-        from.rig
-            ? CoreLayout.of(machine.chip()).heat()
-            : IntStream.range(0, cores)
-                .mapToObj(c -> HeatSource.steady("core " + c, new Patch(c, 0, 1, 1), 1))
-                .toList();
-    return new DiagnosisCase(
-        BuildStack.likely(machine, watts, Room.USUAL_CELSIUS),
-        OptionalDouble.of(machine.cooler().beyondKelvinPerWatt()),
-        CoreStates.readings(heats, states, 1, 0),
-        Set.of(),
-        Doubts.OF_A_CASE);
-  }
-
-  private void tell(OneByOne.Status s) {
-    if (json || Math.round(s.seconds()) % 30 != 0) {
-      return;
-    }
-    PrintWriter out = spec.commandLine().getOut();
-    out.println(
-        String.format(
-            Locale.ROOT,
-            "  %4.0f of %.0f s  %-14s hottest %s",
-            s.seconds(),
-            s.all(),
-            s.core() < 0 ? "idle" : "core " + s.core() + " alone",
-            Notation.METRIC.text(s.hottestCelsius(), Unit.CELSIUS)));
-    out.flush();
   }
 
   static Protocol school(String name) {

@@ -80,11 +80,15 @@ class CausesTest extends DesktopTest {
     fill("reading-watts", "140");
     fill("reading-room", "22");
     fill("reading-coolant", "");
-    fill("reading-cores", "hot");
-    assertThat(job().evidence().readings()).isEmpty();
+    for (String wrong : List.of("hot", "90 91", "900 97 94 91 89 86 83 80")) {
+      fill("reading-cores", wrong);
+      assertThat(job().evidence().readings()).as(wrong).isEmpty();
+    }
+    fill("reading-lid", "61");
     fill("reading-cores", "100 97 94 91 89 86 83 80");
     asked();
     assertThat(job().evidence().readings()).hasSize(1);
+    assertThat(job().evidence().readings().get(0).lidCelsius()).isEqualTo(61);
     assertThat(text("diagnosis-answer")).contains("joint is tilted, thicker towards the back");
     press(KeyCode.CONTROL, KeyCode.DIGIT1);
     worked();
@@ -110,6 +114,28 @@ class CausesTest extends DesktopTest {
     press(KeyCode.CONTROL, KeyCode.Z);
     assertThat(job().evidence().signs(Side.BEFORE)).isEmpty();
     assertThat(((CheckBox) node("sign-pump-silent")).isSelected()).isFalse();
+  }
+
+  /** What is read for one job must never land in another that was opened meanwhile. */
+  @Test
+  void anotherJobEndsOneCoreAfterAnother() {
+    aJob();
+    String first = model.storedProperty().get().id();
+    press(KeyCode.CONTROL, KeyCode.DIGIT2);
+    press(KeyCode.CONTROL, KeyCode.D);
+    onFx(() -> node("one-by-one-rig").requestFocus());
+    press(KeyCode.SPACE);
+    until("a core is under load", () -> text("diagnosis-status").startsWith("Core 0 alone"));
+    press(KeyCode.CONTROL, KeyCode.N);
+    hands.clickOn(node("new-title"));
+    hands.write("Moor K2");
+    press(KeyCode.ENTER);
+    asked();
+    assertThat(model.storedProperty().get().id()).isNotEqualTo(first);
+    assertThat(job().evidence().readings()).isEmpty();
+    onFx(() -> model.open(first));
+    settle();
+    assertThat(job().evidence().readings()).isEmpty();
   }
 
   @Test
@@ -148,7 +174,7 @@ class CausesTest extends DesktopTest {
     onFx(() -> node("practise-name").requestFocus());
     press(KeyCode.SPACE);
     asked();
-    assertThat(text("practise-answer")).matches("(Found|It was another): .*");
+    assertThat(text("practise-answer")).matches("(Found|It was something else): .*");
     assertThat(node("practise-record").lookupAll(".label"))
         .extracting(n -> ((javafx.scene.control.Label) n).getText())
         .anyMatch(t -> t.startsWith("Your score over 1 round is"));

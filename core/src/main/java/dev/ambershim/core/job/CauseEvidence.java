@@ -1,6 +1,9 @@
 package dev.ambershim.core.job;
 
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.runs.causes.Sign;
+import dev.ambershim.core.runs.reading.Role;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -61,6 +64,53 @@ public record CauseEvidence(List<Seen> seen, List<CoreReading> readings, List<Tu
       mount = Math.max(1, mount);
       watts = Map.copyOf(watts == null ? Map.of() : watts);
       celsius = Map.copyOf(celsius == null ? Map.of() : celsius);
+    }
+
+    /**
+     * Refuses what cannot be.
+     *
+     * @throws Problem {@code reading.…} naming the figure
+     */
+    public void check() {
+      if (side == null || celsius.isEmpty()) {
+        throw problem("cores", "cores", "No core has a temperature.", "Give one for each core.");
+      }
+      if (roomCelsius == null && coolantCelsius == null) {
+        throw problem(
+            "room", "room", "Neither room nor coolant is given.", "Give one of them, or both.");
+      }
+      within("room", Role.ROOM, roomCelsius);
+      within("coolant", Role.COOLANT, coolantCelsius);
+      within("lid", Role.CORE, lidCelsius);
+      celsius.forEach((core, c) -> within(core, Role.CORE, c));
+      watts.forEach((heat, w) -> within("heat", Role.POWER, w));
+    }
+
+    private static void within(String field, Role role, Double value) {
+      if (value != null && !role.canBe(value)) {
+        String unit = role.unit().symbol();
+        throw problem(
+            field,
+            field,
+            Double.isNaN(value)
+                ? "The " + field + " is not given."
+                : value + " " + unit + " cannot be.",
+            "Give " + unit + " from " + role.lowest() + " to " + role.highest() + ".");
+      }
+    }
+
+    private static Problem problem(String key, String field, String what, String remedy) {
+      return new Problem("reading." + key, Place.field(field), what, remedy);
+    }
+
+    /** Whether it can be. */
+    public boolean sound() {
+      try {
+        check();
+        return true;
+      } catch (Problem e) {
+        return false;
+      }
     }
   }
 

@@ -74,6 +74,17 @@ public final class JobRules {
           r.coolantCelsius(),
           r.lidCelsius());
     }
+    evidence(job.evidence());
+  }
+
+  /** States core by core and turned coolers, as a bundle may bring them. */
+  private static void evidence(CauseEvidence evidence) {
+    evidence.readings().forEach(CauseEvidence.CoreReading::check);
+    if (!evidence.turned().stream().allMatch(t -> t.side() != null && Math.abs(t.degrees()) <= 360)
+        || !evidence.seen().stream().allMatch(s -> s.side() != null && s.sign() != null)) {
+      throw problem(
+          "evidence", "A sign or a turned cooler cannot be.", "Name its side, and degrees to 360.");
+    }
   }
 
   private static void dies(List<Die> dies) {

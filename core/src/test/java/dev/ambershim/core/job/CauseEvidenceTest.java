@@ -1,8 +1,11 @@
 package dev.ambershim.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.CauseEvidence.CoreReading;
+import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.runs.causes.Sign;
 import java.util.Arrays;
 import java.util.List;
@@ -52,5 +55,45 @@ class CauseEvidenceTest {
     assertThat(Sign.PRINT_BARE_CORNER.key()).isEqualTo("print-bare-corner");
     assertThat(Sign.PRINT_BARE_CORNER.ofOutermost()).isTrue();
     assertThat(Sign.PUMP_SILENT.ofOutermost()).isFalse();
+  }
+
+  private static CoreReading reading(Double room, Double coolant, double watts, double core) {
+    return new CoreReading(
+        "a", Side.BEFORE, 1, room, coolant, null, Map.of("core 0", watts), Map.of("core 0", core));
+  }
+
+  @Test
+  void readingsThatCannotBeAreRefusedWithTheirFigure() {
+    assertThat(reading(22.0, null, 20, 60).sound()).isTrue();
+    assertThat(reading(null, 30.0, 20, 60).sound()).isTrue();
+    assertThatThrownBy(() -> reading(null, null, 20, 60).check())
+        .hasMessageContaining("Neither room nor coolant");
+    assertThatThrownBy(() -> reading(295.0, null, 20, 60).check())
+        .hasMessageContaining("room")
+        .hasMessageContaining("295");
+    assertThatThrownBy(() -> reading(22.0, null, 20, 660).check()).hasMessageContaining("core 0");
+    assertThatThrownBy(() -> reading(22.0, null, 20_000, 60).check()).hasMessageContaining("heat");
+    assertThatThrownBy(() -> reading(22.0, null, Double.NaN, 60).check())
+        .hasMessageContaining("The heat is not given");
+    CoreReading empty = new CoreReading("a", Side.BEFORE, 1, 22.0, null, null, null, null);
+    assertThatThrownBy(empty::check).hasMessageContaining("No core has a temperature");
+  }
+
+  @Test
+  void aBundleWithAStateThatCannotBeIsRefused() {
+    Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4");
+    JobRules.check(
+        job.withEvidence(CauseEvidence.NONE.reading(List.of(reading(22.0, null, 2, 30)))));
+    assertThatThrownBy(
+            () ->
+                JobRules.check(
+                    job.withEvidence(
+                        CauseEvidence.NONE.reading(List.of(reading(22.0, null, 2, 900))))))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("900");
+    assertThatThrownBy(
+            () ->
+                JobRules.check(job.withEvidence(CauseEvidence.NONE.turning(Side.BEFORE, 1, 7200))))
+        .isInstanceOf(Problem.class);
   }
 }

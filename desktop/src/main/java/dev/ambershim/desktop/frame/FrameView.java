@@ -3,6 +3,7 @@ package dev.ambershim.desktop.frame;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.desktop.frame.Inquiries.Asked;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Trouble;
 import dev.ambershim.desktop.widget.Desk;
@@ -55,9 +56,7 @@ public final class FrameView extends StackPane implements Desk {
   private final ScrollPane middle = new ScrollPane();
   private final Function<FrameView, StepsScreen> benches;
   private StepsScreen bench;
-  private final Function<FrameView, Map<Asked, Supplier<Inquiry>>> inquiries;
-  private final Map<Asked, Inquiry> made = new EnumMap<>(Asked.class);
-  private Inquiry asking;
+  private final Inquiries inquiries;
   private boolean atBench;
   private KeyCode held;
   private long heldAt;
@@ -79,7 +78,7 @@ public final class FrameView extends StackPane implements Desk {
       Function<FrameView, StepsScreen> benches,
       Function<FrameView, Map<Asked, Supplier<Inquiry>>> inquiries) {
     this.benches = benches;
-    this.inquiries = inquiries;
+    this.inquiries = new Inquiries(() -> inquiries.apply(this));
     this.model = model;
     this.files = new FileDialogs(model, picker);
     this.stages = stages;
@@ -170,10 +169,7 @@ public final class FrameView extends StackPane implements Desk {
   private void showStage() {
     // The answer comes first, wherever the last stage was left.
     middle.setVvalue(0);
-    if (asking != null) {
-      asking.open(false);
-      asking = null;
-    }
+    inquiries.end();
     if (model.openedProperty().get() && model.jobProperty().get() == null) {
       Trouble trouble = model.troubleProperty().get();
       middle.setContent(
@@ -260,9 +256,7 @@ public final class FrameView extends StackPane implements Desk {
     } else if (event.isShortcutDown() && event.getCode().isDigitKey()) {
       int digit = event.getCode().getChar().charAt(0) - '0';
       leaveBench();
-      if (asking != null) {
-        showStage();
-      }
+      endInquiry();
       model.stageProperty().set(Stage.at(digit == 0 ? 10 : digit));
       event.consume();
     } else if (Key.act(event, this)) {
@@ -298,16 +292,17 @@ public final class FrameView extends StackPane implements Desk {
     sheet = asking;
   }
 
-  /** What takes a stage's place. */
-  public enum Asked {
-    DIAGNOSIS,
-    PRACTISE
-  }
-
   /** Asks why the chip is hot, in place of the stage, or goes back to it. */
   public void toggleDiagnosis() {
     if (model.jobProperty().get() != null) {
       toggle(Asked.DIAGNOSIS);
+    }
+  }
+
+  /** A key that goes to a stage goes to the stage itself. */
+  private void endInquiry() {
+    if (inquiries.shown().isPresent()) {
+      showStage();
     }
   }
 
@@ -317,18 +312,14 @@ public final class FrameView extends StackPane implements Desk {
   }
 
   private void toggle(Asked asked) {
-    Inquiry wanted = made.computeIfAbsent(asked, a -> inquiries.apply(this).get(a).get());
-    if (asking == wanted) {
-      showStage();
-      return;
-    }
+    boolean back = inquiries.shows(asked);
     leaveBench();
     closeSheet();
     showStage();
-    middle.setContent(wanted.node());
-    asking = wanted;
-    wanted.open(true);
-    wanted.node().requestFocus();
+    if (!back) {
+      middle.setContent(inquiries.begin(asked).node());
+      middle.getContent().requestFocus();
+    }
   }
 
   @Override
@@ -390,7 +381,8 @@ public final class FrameView extends StackPane implements Desk {
 
   /** Does something with the stage on screen, if it is built. */
   void onStage(Consumer<StageView> action) {
-    StageView view = asking != null ? asking : built.get(model.stageProperty().get());
+    StageView view =
+        inquiries.shown().<StageView>map(i -> i).orElse(built.get(model.stageProperty().get()));
     if (view != null) {
       action.accept(view);
     }
@@ -404,9 +396,7 @@ public final class FrameView extends StackPane implements Desk {
     if (model.stageProperty().get() != Stage.PROVE) {
       model.stageProperty().set(Stage.BASELINE);
     }
-    if (asking != null) {
-      showStage();
-    }
+    endInquiry();
     onStage(StageView::conduct);
   }
 

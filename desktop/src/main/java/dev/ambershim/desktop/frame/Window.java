@@ -2,7 +2,7 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.demo.DemoWorkshop;
-import dev.ambershim.desktop.frame.FrameView.Asked;
+import dev.ambershim.desktop.frame.Inquiries.Asked;
 import dev.ambershim.desktop.model.Bell;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.baseline.BaselineView;

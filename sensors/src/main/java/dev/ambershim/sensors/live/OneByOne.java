@@ -44,6 +44,7 @@ public final class OneByOne {
   private final Load load;
   private final Times times;
   private final double stopCelsius;
+  private final OptionalDouble typedRoom;
   private final int[] cores;
   private final int power;
   private final int room;
@@ -52,14 +53,18 @@ public final class OneByOne {
   /**
    * Sets it up.
    *
-   * @throws Problem {@code record.cores} if the source does not tell the cores one by one, or
-   *     {@code record.alone} if the load cannot be held to one of them
+   * @param typedRoom the air, as a person read it; counts where no sensor tells it
+   * @throws Problem {@code record.cores} if the source does not tell the cores one by one, {@code
+   *     record.room} if nobody tells the air or the coolant, or {@code record.alone} if the load
+   *     cannot be held to a core
    */
-  public OneByOne(Source source, Load load, Times times, double stopCelsius) {
+  public OneByOne(
+      Source source, Load load, Times times, double stopCelsius, OptionalDouble typedRoom) {
     this.source = source;
     this.load = load;
     this.times = times;
     this.stopCelsius = stopCelsius;
+    this.typedRoom = typedRoom;
     List<Sensor> sensors = source.sensors();
     cores =
         IntStream.range(0, sensors.size())
@@ -74,6 +79,13 @@ public final class OneByOne {
           Place.field("--one-by-one"),
           "The sensors do not tell the power and every core's temperature.",
           "Use a machine or a log that tells both.");
+    }
+    if (room < 0 && coolant < 0 && typedRoom.isEmpty()) {
+      throw new Problem(
+          "record.room",
+          Place.field("room"),
+          "No sensor tells the room or the coolant here.",
+          "Read the air at the intake, and type it in as the room.");
     }
     if (!load.alone(-1)) {
       throw new Problem(
@@ -177,7 +189,7 @@ public final class OneByOne {
         core,
         mean(end, power),
         Arrays.stream(cores).mapToObj(c -> mean(end, c)).toList(),
-        optional(end, room),
+        room < 0 ? typedRoom : optional(end, room),
         optional(end, coolant));
   }
 

@@ -14,6 +14,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -26,11 +27,17 @@ class OneByOneTest {
   /** A loaded core stands at 60 °C, the other at 40, both at 30 at idle. */
   private static final class Twin implements Source, Load {
     private final double hottest;
+    private final boolean room;
     private int alone = -1;
     private int second;
 
     Twin(double hottest) {
+      this(hottest, true);
+    }
+
+    Twin(double hottest, boolean room) {
       this.hottest = hottest;
+      this.room = room;
     }
 
     @Override
@@ -43,7 +50,7 @@ class OneByOneTest {
       return List.of(
           new Sensor("core 0", "°C", Role.CORE),
           new Sensor("core 1", "°C", Role.CORE),
-          new Sensor("room", "°C", Role.ROOM),
+          new Sensor("room", "°C", room ? Role.ROOM : Role.UNUSED),
           new Sensor("power", "W", Role.POWER));
     }
 
@@ -81,7 +88,7 @@ class OneByOneTest {
     List<Integer> told = new ArrayList<>();
     Path log = folder.resolve("a.csv");
     List<CoreState> states =
-        new OneByOne(twin, twin, SHORT, 95)
+        new OneByOne(twin, twin, SHORT, 95, OptionalDouble.empty())
             .conduct(Optional.of(log), s -> told.add(s.core()), () -> false);
     assertThat(states).extracting(CoreState::core).containsExactly(-1, 0, 1);
     assertThat(states.get(1).celsius()).containsExactly(60.0, 40.0);
@@ -101,7 +108,7 @@ class OneByOneTest {
     Twin twin = new Twin(60);
     int[] seconds = {0};
     List<CoreState> states =
-        new OneByOne(twin, twin, SHORT, 95)
+        new OneByOne(twin, twin, SHORT, 95, OptionalDouble.empty())
             .conduct(Optional.empty(), s -> seconds[0]++, () -> seconds[0] >= 8);
     assertThat(states).extracting(CoreState::core).containsExactly(-1);
     assertThat(twin.alone).isEqualTo(-1);
@@ -110,7 +117,7 @@ class OneByOneTest {
   @Test
   void itEndsTheLoadAtTheLimit() {
     Twin twin = new Twin(97);
-    OneByOne run = new OneByOne(twin, twin, SHORT, 95);
+    OneByOne run = new OneByOne(twin, twin, SHORT, 95, OptionalDouble.empty());
     assertThatThrownBy(() -> run.conduct(Optional.empty(), s -> {}, () -> false))
         .isInstanceOf(Problem.class)
         .hasMessageContaining("97");
@@ -120,8 +127,20 @@ class OneByOneTest {
   @Test
   void aLoadThatCannotBeHeldToACoreIsRefused() {
     Twin twin = new Twin(60);
-    assertThatThrownBy(() -> new OneByOne(twin, Load.BY_PERSON, SHORT, 95))
+    assertThatThrownBy(() -> new OneByOne(twin, Load.BY_PERSON, SHORT, 95, OptionalDouble.empty()))
         .isInstanceOf(Problem.class)
         .hasMessageContaining("cannot be held to one core");
+  }
+
+  @Test
+  void aTypedRoomCountsWhereNoSensorTellsIt() throws Exception {
+    Twin twin = new Twin(60, false);
+    assertThatThrownBy(() -> new OneByOne(twin, twin, SHORT, 95, OptionalDouble.empty()))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("No sensor tells the room");
+    List<CoreState> states =
+        new OneByOne(twin, twin, SHORT, 95, OptionalDouble.of(23.5))
+            .conduct(Optional.empty(), s -> {}, () -> false);
+    assertThat(states).allMatch(s -> s.room().getAsDouble() == 23.5);
   }
 }

@@ -9,12 +9,14 @@ import java.util.Map;
  * as it should be. The odds are common practice, kept mild: a hand is no thermometer.
  */
 public enum Sign {
+  PUMP_FINE("Pump and tubes are as usual", Map.of(CauseKind.COOLER_WEAK, 0.6)),
   PUMP_SILENT("The pump is silent, or rattles", Map.of(CauseKind.COOLER_WEAK, 8.0)),
   TUBES_APART("One tube is much warmer than the other", Map.of(CauseKind.COOLER_WEAK, 6.0)),
   RADIATOR_COLD_END("The radiator is warm at one end only", Map.of(CauseKind.COOLER_WEAK, 4.0)),
   RADIATOR_HOT(
       "The whole radiator or heat sink is hot to the touch",
       Map.of(CauseKind.COOLANT_WARM, 5.0, CauseKind.CORE_DRAWS_MORE, 1.5)),
+  AIR_FINE("Fans, fins and intake are clean and cool", Map.of(CauseKind.COOLANT_WARM, 0.5)),
   DUST("Fins or filters are full of dust", Map.of(CauseKind.COOLANT_WARM, 4.0)),
   FAN_STANDS(
       "A fan stands still or turns slowly",
@@ -22,6 +24,9 @@ public enum Sign {
   COOLER_STAYS_COOL(
       "The cooler stays cool while the cores are hot",
       Map.of(CauseKind.TOO_THICK, 3.0, CauseKind.TILTED, 3.0, CauseKind.GAP, 3.0)),
+  PRESSED_SAME(
+      "Pressing on the cooler changed nothing",
+      Map.of(CauseKind.TOO_THICK, 0.9, CauseKind.TILTED, 0.7, CauseKind.GAP, 0.9)),
   PRESSED_COOLER(
       "The cores got cooler when you pressed on the cooler",
       Map.of(CauseKind.TOO_THICK, 2.0, CauseKind.TILTED, 5.0, CauseKind.GAP, 2.0)),
@@ -42,8 +47,8 @@ public enum Sign {
       Map.of(CauseKind.COOLER_WEAK, 8.0, CauseKind.COOLANT_WARM, 5.0, CauseKind.TILTED, 2.0)),
   WARM_AIR_IN("The air at the intake is warmer than the room", Map.of(CauseKind.COOLANT_WARM, 6.0));
 
-  /** How often a sign shows when all is well, against no sign: common practice. */
-  private static final double USUAL = 0.06;
+  /** How often a sign shows when all is well, against the sign that all is: common practice. */
+  private static final double SELDOM = 0.06;
 
   private final String words;
   private final Map<CauseKind, Double> odds;
@@ -66,7 +71,8 @@ public enum Sign {
   /** Whether it was seen on the joint under the cooler, and tells nothing of one under the lid. */
   public boolean ofOutermost() {
     return switch (this) {
-      case PRESSED_COOLER,
+      case PRESSED_SAME,
+          PRESSED_COOLER,
           PRINT_COVERED,
           PRINT_BARE_CORNER,
           PRINT_ONE_SIDE,
@@ -77,17 +83,25 @@ public enum Sign {
     };
   }
 
+  /** Whether it is what a test shows as a rule when all is well. */
+  public boolean fine() {
+    return switch (this) {
+      case PUMP_FINE, AIR_FINE, PRESSED_SAME, PRINT_COVERED -> true;
+      default -> false;
+    };
+  }
+
   /**
-   * How often it shows under a cause, against no sign of its test.
+   * How often it shows under a cause, against the other signs of its test.
    *
    * @param outermost whether a joint's cause sits under the cold plate
    */
-  public double chance(CauseKind kind, boolean outermost) {
-    return USUAL * odds(kind, outermost);
+  double weight(CauseKind kind, boolean outermost) {
+    return (fine() ? 1 : SELDOM) * odds(kind, outermost);
   }
 
   /** Odds against "as it should be". */
-  public double odds(CauseKind kind, boolean outermost) {
+  double odds(CauseKind kind, boolean outermost) {
     if (kind.inJoint() && ofOutermost() && !outermost) {
       return 1;
     }

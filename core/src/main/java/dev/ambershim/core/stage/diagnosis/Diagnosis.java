@@ -4,6 +4,7 @@ import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.runs.causes.CauseKind;
 import dev.ambershim.core.runs.causes.Sign;
+import dev.ambershim.core.runs.causes.Trial;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
@@ -30,6 +31,9 @@ public final class Diagnosis {
   private static final int REFINED = 4;
 
   private static final int ROUNDS = 3;
+
+  /** A shape that would move by less than this share of its spread is not solved anew. */
+  private static final double CLOSE_ENOUGH = 0.1;
 
   /** Suspects this far below the best one are as good as ruled out. */
   private static final double RULED_OUT = 14;
@@ -120,8 +124,9 @@ public final class Diagnosis {
         held.addAll(SideBySide.each(alone, s -> hold(s, s, through, open), helpers));
       }
       watch.share(0.8);
+      double top = held.stream().mapToDouble(Held::log).max().orElseThrow();
       Set<Held> telling = Collections.newSetFromMap(new IdentityHashMap<>());
-      telling.addAll(best(held, REFINED));
+      best(held, REFINED).stream().filter(h -> h.log() > top - RULED_OUT).forEach(telling::add);
       held.replaceAll(h -> telling.contains(h) ? refine(h, open) : h);
       List<Held> pairs = new ArrayList<>();
       for (Held one : best(held, PAIRED)) {
@@ -134,7 +139,6 @@ public final class Diagnosis {
 
     /** The best of each cause and seat, and whatever has no shape. */
     private List<Held> best(List<Held> held, int most) {
-      double top = held.stream().mapToDouble(Held::log).max().orElseThrow();
       return held.stream()
           .collect(
               Collectors.groupingBy(
@@ -151,7 +155,6 @@ public final class Diagnosis {
                   group.stream()
                       .sorted(Comparator.comparingDouble(Held::log).reversed())
                       .limit(most))
-          .filter(h -> h.log() > top - RULED_OUT || most == PAIRED)
           .toList();
     }
 
@@ -165,11 +168,11 @@ public final class Diagnosis {
       double signs = 1;
       boolean outermost = suspect.shape().joint() == model.outermost();
       for (Sign sign : given.signs()) {
-        double odds = sign.odds(suspect.kind(), outermost);
+        double speaks = Trial.likelihood(sign, suspect.kind(), outermost);
         if (suspect.pair()) {
-          odds = Math.max(odds, sign.odds(suspect.stray().kind(), false));
+          speaks = Math.max(speaks, Trial.likelihood(sign, suspect.stray().kind(), false));
         }
-        signs *= odds;
+        signs *= speaks;
       }
       double odds = suspect.kind() == CauseKind.AS_IT_SHOULD_BE ? 1 : given.doubts().faultOdds();
       return Math.log(suspect.prior() * odds * way * signs);
@@ -211,11 +214,14 @@ public final class Diagnosis {
         double[] at = now.suspect().shape().at().clone();
         double most = 0;
         for (int f = 0; f < at.length; f++) {
+          if (now.suspect().shape().spread()[f] == 0) {
+            continue;
+          }
           double move = now.belief().likely()[layout.shape(f)];
           at[f] += move;
           most = Math.max(most, Math.abs(move) / now.suspect().shape().spread()[f]);
         }
-        if (most < 0.1) {
+        if (most < CLOSE_ENOUGH) {
           break;
         }
         Suspect moved = now.suspect().about(now.suspect().shape().moved(at));

@@ -98,17 +98,19 @@ public record DiagnosisAnswer(
     List<String> reasons = new ArrayList<>();
     Cause first = ranking.causes().get(0);
     Cause second = ranking.causes().get(1);
-    if (second.probability() >= 0.01) {
-      reasons.add(words.otherwise(second));
-    } else {
-      reasons.add("No other cause is likelier than " + DiagnosisWords.percent(0.01) + ".");
+    // While nothing is likely the answer names the second cause itself.
+    if (first.probability() >= DiagnosisWords.UNTOLD) {
+      reasons.add(
+          second.probability() >= 0.01
+              ? words.otherwise(second)
+              : "No other cause is likelier than " + DiagnosisWords.percent(0.01) + ".");
     }
     ranking.next().stream()
         .filter(t -> t.informationBits() >= DiagnosisWords.NOTHING)
         .findFirst()
         .ifPresentOrElse(
             t -> reasons.add("Next: " + words.uncapital(words.sentence(t, first, second))),
-            () -> reasons.add("No test that is left would change this much."));
+            () -> reasons.add("No further test would change this much."));
     reasons.add(words.remedy(first, ranking.outermost()));
     reasons.add(
         "Readings so far: "

@@ -27,7 +27,10 @@ public record DiagnosisCase(
     List<CaseReading> readings,
     Set<Sign> signs,
     Doubts doubts) {
+
+  /** Wider than sensors read: a case may be worked out, and a bad one runs away. */
   private static final double COLDEST = -60;
+
   private static final double HOTTEST = 250;
   private static final double MOST_WATTS = 5000;
   private static final int MOST_HEATS = 64;

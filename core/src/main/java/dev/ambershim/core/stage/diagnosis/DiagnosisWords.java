@@ -2,6 +2,7 @@ package dev.ambershim.core.stage.diagnosis;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.causes.CauseKind;
 import dev.ambershim.core.runs.causes.Trial;
 import java.util.List;
@@ -35,22 +36,20 @@ public final class DiagnosisWords {
   /** A cause's name at the head of a sentence. */
   String head(Cause cause) {
     String joint = cause.joint().orElse("");
-    String name =
-        switch (cause.kind()) {
-          case AS_IT_SHOULD_BE ->
-              cause.probability() >= FOUND
-                  ? "Everything is as it should be"
-                  : "Probably all is as it should be";
-          case TOO_THICK -> "The " + joint + " is too thick or has dried out";
-          case TILTED -> "The " + joint + " is tilted" + direction(cause);
-          case GAP -> "The " + joint + " has a gap" + place(cause);
-          case COOLER_WEAK -> "The cooler is weak";
-          case COOLANT_WARM -> "The coolant is too warm";
-          case SENSOR_OFF -> "The sensor of " + core(cause) + " is off";
-          case CORE_DRAWS_MORE -> capital(core(cause)) + " draws more than told";
-          case NONE_OF_THESE -> "None of these";
-        };
-    return name;
+    return switch (cause.kind()) {
+      case AS_IT_SHOULD_BE ->
+          cause.probability() >= FOUND
+              ? "Everything is as it should be"
+              : "Probably all is as it should be";
+      case TOO_THICK -> "The " + joint + " is too thick or has dried out" + overDie(cause);
+      case TILTED -> "The " + joint + " is tilted" + direction(cause);
+      case GAP -> "The " + joint + " has a gap" + place(cause);
+      case COOLER_WEAK -> "The cooler is weak";
+      case COOLANT_WARM -> "The coolant is too warm";
+      case SENSOR_OFF -> "The sensor of " + core(cause) + " is off";
+      case CORE_DRAWS_MORE -> capital(core(cause)) + " draws more than told";
+      case NONE_OF_THESE -> "No known cause fits these readings";
+    };
   }
 
   /** A cause's name in the middle of a sentence, with its article. */
@@ -124,6 +123,23 @@ public final class DiagnosisWords {
     };
   }
 
+  /** What is still needed before a side's causes can be told. */
+  public static String unread(Side side) {
+    return "No reading "
+        + side.words()
+        + " the work tells the cores one by one yet. Conduct a run, add a log with a temperature for"
+        + " each core, or load one core after another.";
+  }
+
+  /** How one core after another goes. */
+  public static String oneByOne(int idleSeconds, int eachSeconds) {
+    return "Each core is loaded alone for "
+        + eachSeconds
+        + " s after "
+        + idleSeconds
+        + " s of idle. That tells the joint under each core.";
+  }
+
   /** What else it may be. */
   String otherwise(Cause second) {
     return "Otherwise it is most likely "
@@ -171,6 +187,13 @@ public final class DiagnosisWords {
     return core >= 0 && core < cores.size() ? cores.get(core) : "a core";
   }
 
+  private static String overDie(Cause cause) {
+    Shape shape = cause.shape();
+    return shape.form() == Shape.Form.BOX
+        ? " over the die" + placeOf(shape.at()[1], shape.at()[2], shape.at()[3] / 2)
+        : "";
+  }
+
   private static String direction(Cause cause) {
     Shape shape = cause.shape();
     if (shape.form() != Shape.Form.PLANE) {
@@ -192,15 +215,16 @@ public final class DiagnosisWords {
     return alongY ? "towards the " + up : "towards the " + up + " " + across;
   }
 
-  private String place(Cause cause) {
+  private static String place(Cause cause) {
     Shape shape = cause.shape();
-    if (shape.form() != Shape.Form.GAP) {
-      return "";
-    }
-    double x = shape.at()[0];
-    double y = shape.at()[1];
-    double radius = Math.abs(shape.at()[2]);
-    return Math.hypot(x, y) < radius / 2 ? " in the middle" : " " + towards(x, y);
+    return shape.form() == Shape.Form.GAP
+        ? placeOf(shape.at()[0], shape.at()[1], Math.abs(shape.at()[2]) / 2)
+        : "";
+  }
+
+  /** A place from a joint's middle, which reaches so far. */
+  private static String placeOf(double x, double y, double middle) {
+    return Math.hypot(x, y) < middle ? " in the middle" : " " + towards(x, y);
   }
 
   /** A cause's own sentence. */
@@ -208,7 +232,7 @@ public final class DiagnosisWords {
     String head = head(cause) + ": " + percent(cause.probability());
     return switch (cause.kind()) {
       case AS_IT_SHOULD_BE -> head + ".";
-      case NONE_OF_THESE -> head + ". The readings stray in a way that no cause here explains.";
+      case NONE_OF_THESE -> head + ".";
       case SENSOR_OFF ->
           head + ". It moves the mean of the cores by " + kelvin(cause) + " and heats nothing.";
       default -> head + ". It costs the mean core " + kelvin(cause) + " at full load.";
@@ -234,7 +258,7 @@ public final class DiagnosisWords {
         + briefly(second)
         + "; it takes "
         + takes
-        + " and "
+        + " and carries "
         + risk
         + ".";
   }

@@ -67,7 +67,7 @@ final class FaultPicture {
         double along = 2.0 * i / (COLUMNS - 1) - 1;
         xs[i] = centre + along * half;
         bottoms[i] = under[i];
-        tops[i] = under[i] - high(layer, faulty ? cause.shape() : Shape.NONE, along, alongY);
+        tops[i] = under[i] - high(layer, faulty ? cause.shape() : Shape.NONE, whole, along, alongY);
         most = Math.min(most, tops[i]);
       }
       // What lies over a joint is stiff: it rests on the joint as a plane.
@@ -119,17 +119,24 @@ final class FaultPicture {
     return switch (shape.form()) {
       case PLANE -> Math.abs(shape.at()[2]) > Math.abs(shape.at()[1]);
       case GAP -> Math.abs(shape.at()[1]) > Math.abs(shape.at()[0]);
+      case BOX -> Math.abs(shape.at()[2]) > Math.abs(shape.at()[1]);
       default -> false;
     };
   }
 
-  private static double high(StackLayer layer, Shape shape, double along, boolean alongY) {
+  private static double high(
+      StackLayer layer, Shape shape, Patch whole, double along, boolean alongY) {
     if (!layer.crossing()) {
       return SOLID;
     }
     double extra =
         switch (shape.form()) {
           case EVEN -> shape.at()[0];
+          case BOX -> {
+            double half = (alongY ? whole.depthMillimetres() : whole.widthMillimetres()) / 2;
+            double off = Math.abs(along * half - shape.at()[alongY ? 2 : 1]);
+            yield off <= shape.at()[alongY ? 4 : 3] ? shape.at()[0] : 0;
+          }
           case PLANE -> shape.at()[0] + along * shape.at()[alongY ? 2 : 1];
           default -> 0;
         };

@@ -59,7 +59,7 @@ public record JobCase(
     for (CoreReading r : job.evidence().readings()) {
       boolean fits =
           names.containsAll(r.celsius().keySet()) && names.containsAll(r.watts().keySet());
-      if (r.side() == side && fits && !r.celsius().isEmpty()) {
+      if (r.side() == side && fits && r.sound()) {
         readings.add(reading(job, r));
       }
     }

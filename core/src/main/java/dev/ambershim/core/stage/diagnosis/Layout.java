@@ -10,7 +10,7 @@ import java.util.List;
  */
 final class Layout {
   private static final int PLANE = 3;
-  private static final int SHAPE = 4;
+  private static final int SHAPE = 5;
 
   /** How many times as far as usual things stray where no cause fits. */
   private static final double FAR = 4;

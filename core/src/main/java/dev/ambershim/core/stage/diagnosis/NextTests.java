@@ -26,15 +26,14 @@ import org.hipparchus.linear.RealMatrix;
  * always the same.
  */
 final class NextTests {
-  private static final int SUSPECTS = 40;
+  /** So many suspects stand for each cause, with the weight of all of its own. */
+  private static final int EACH = 6;
+
   private static final int DRAWS = 160;
   private static final long SEED = 20_261_129L;
 
   /** A core at less than this share of full load is idle. */
   private static final double IDLE = 0.25;
-
-  /** One core alone, with what goes on between. */
-  private static final double MINUTES_EACH = 1.5;
 
   private static final double IDLE_SHARE = 0.05;
   private static final double ALONE_SHARE = 1.2;
@@ -51,9 +50,22 @@ final class NextTests {
     this.given = given;
     this.model = model;
     this.layout = layout;
-    this.held = held.stream().limit(SUSPECTS).toList();
     this.keys = keys;
+    this.held = standing(held, keys);
     straight = given.readings().get(0).turnedDegrees();
+  }
+
+  private static List<Held> standing(List<Held> held, Ranking.Keys keys) {
+    List<Held> all = new ArrayList<>();
+    for (List<Held> cause : held.stream().collect(Collectors.groupingBy(keys::of)).values()) {
+      List<Held> best = cause.subList(0, Math.min(EACH, cause.size()));
+      double share = cause.stream().mapToDouble(Held::probability).sum();
+      double kept = best.stream().mapToDouble(Held::probability).sum();
+      if (kept > 0) {
+        best.forEach(h -> all.add(h.weighing(h.probability() * share / kept)));
+      }
+    }
+    return all;
   }
 
   /** What was asked for a test: its readings, and whether the cooler is seated anew. */
@@ -65,14 +77,12 @@ final class NextTests {
     List<Double> bits = SideBySide.each(left, this::bits, helpers);
     return IntStream.range(0, left.size())
         .mapToObj(i -> new NextTest(left.get(i), bits.get(i), minutes(left.get(i))))
-        .sorted(
-            Comparator.comparingDouble((NextTest t) -> t.trial().worth(t.informationBits()))
-                .reversed())
+        .sorted(Comparator.comparingDouble(NextTest::worth).reversed())
         .toList();
   }
 
   private double minutes(Trial trial) {
-    return trial == Trial.ONE_BY_ONE ? MINUTES_EACH * sensors() : trial.minutes();
+    return trial.minutes((int) sensors());
   }
 
   /** Whether a test was not made yet and can be made. */
@@ -124,7 +134,7 @@ final class NextTests {
 
   private double bits(Trial trial) {
     if (!trial.signs().isEmpty()) {
-      return bySigns(trial.signs());
+      return bySigns(trial);
     }
     return byReadings(ahead(trial));
   }
@@ -391,13 +401,16 @@ final class NextTests {
     return sum;
   }
 
-  /** Signs show or do not, each by its odds. */
-  private double bySigns(List<Sign> signs) {
+  /** One of a test's signs shows. */
+  private double bySigns(Trial trial) {
+    List<Sign> signs = trial.signs();
     int causes = 1 + held.stream().mapToInt(keys::of).max().orElse(0);
-    double[][] joint = new double[causes][signs.size() + 1];
+    double[][] joint = new double[causes][signs.size()];
     for (Held h : held) {
-      for (int outcome = 0; outcome <= signs.size(); outcome++) {
-        joint[keys.of(h)][outcome] += h.probability() * chance(signs, outcome - 1, h.suspect());
+      boolean outermost = h.suspect().shape().joint() == model.outermost();
+      for (int s = 0; s < signs.size(); s++) {
+        joint[keys.of(h)][s] +=
+            h.probability() * trial.chance(signs.get(s), h.suspect().kind(), outermost);
       }
     }
     return information(joint);
@@ -427,13 +440,5 @@ final class NextTests {
       }
     }
     return Math.max(0, entropy(rows) - left / all);
-  }
-
-  /** How likely a sign is to be the one that shows; −1 for none. */
-  private double chance(List<Sign> signs, int outcome, Suspect suspect) {
-    boolean outermost = suspect.shape().joint() == model.outermost();
-    double[] odds = signs.stream().mapToDouble(s -> s.chance(suspect.kind(), outermost)).toArray();
-    double all = 1 + Arrays.stream(odds).sum();
-    return (outcome < 0 ? 1 : odds[outcome]) / all;
   }
 }

@@ -125,9 +125,4 @@ final class Normal {
     }
     return all;
   }
-
-  @Override
-  public String toString() {
-    return rows + " rows, sides " + Arrays.toString(sides);
-  }
 }

@@ -13,7 +13,10 @@ import java.util.concurrent.Executor;
 /** The causes of a case, the tests that are left, and the joints as far as they are seen. */
 public final class Ranking {
   /** From this probability on a cause that can be undone stands before opening the chip. */
-  public static final double LOOK_FIRST = 0.2;
+  static final double LOOK_FIRST = 0.2;
+
+  /** Or from this one on where no single cause is likely, but some such cause is. */
+  static final double LOOK_FIRST_TOGETHER = 0.4;
 
   /** Cheaper causes are not worth a remount, K. */
   private static final double WORTH_LOOKING = 1;
@@ -52,14 +55,22 @@ public final class Ranking {
 
   /**
    * The likeliest cause that can be put right without opening the chip, if it is likely enough to
-   * be looked for before anything is opened.
+   * be looked for before anything is opened: by itself, or all of its kind together.
    */
   public Optional<Cause> lookFirst() {
-    return causes.stream()
-        .filter(c -> c.probability() >= LOOK_FIRST && c.kelvin() >= WORTH_LOOKING)
-        .filter(c -> c.kind() != CauseKind.SENSOR_OFF && c.kind() != CauseKind.CORE_DRAWS_MORE)
-        .filter(c -> c.reversible(outermost()))
-        .findFirst();
+    return lookFirst(causes, outermost());
+  }
+
+  static Optional<Cause> lookFirst(List<Cause> causes, String outermost) {
+    List<Cause> worth =
+        causes.stream()
+            .filter(c -> c.kelvin() >= WORTH_LOOKING && c.reversible(outermost))
+            .filter(c -> c.kind() != CauseKind.SENSOR_OFF && c.kind() != CauseKind.CORE_DRAWS_MORE)
+            .toList();
+    double together = worth.stream().mapToDouble(Cause::probability).sum();
+    return worth.stream()
+        .findFirst()
+        .filter(c -> c.probability() >= LOOK_FIRST || together >= LOOK_FIRST_TOGETHER);
   }
 
   /** Which cause a suspect counts for, as a number. */

@@ -24,6 +24,8 @@ public record Shape(Form form, int joint, double[] at, double[] spread) {
     PLANE,
     /** Place x and y and radius, mm; logarithm of the extra share inside. */
     GAP,
+    /** Extra share inside a rectangle; its place x and y and half its sizes, mm. */
+    BOX,
     /** Logarithm of the film's factor. */
     FILM
   }
@@ -49,6 +51,7 @@ public record Shape(Form form, int joint, double[] at, double[] spread) {
       case NONE, FILM -> 0;
       case EVEN -> at[0];
       case PLANE -> at[0] + at[1] * x / halfWidth + at[2] * y / halfDepth;
+      case BOX -> Math.abs(x - at[1]) <= at[3] && Math.abs(y - at[2]) <= at[4] ? at[0] : 0;
       case GAP -> {
         double away = Math.hypot(x - at[0], y - at[1]) / Math.max(0.1, Math.abs(at[2]));
         yield Math.exp(at[3] - Math.pow(away, EDGE));

@@ -371,7 +371,10 @@ final class StackModel {
   /** What is the same from all sides is solved once. */
   private static Turned canonical(Turned turned) {
     boolean round =
-        turned.shape.form() != Shape.Form.PLANE && turned.shape.form() != Shape.Form.GAP;
+        switch (turned.shape.form()) {
+          case NONE, EVEN, FILM -> true;
+          case PLANE, GAP, BOX -> false;
+        };
     return round ? new Turned(turned.shape, 0) : turned;
   }
 

@@ -124,7 +124,7 @@ final class Straight {
     }
     if (coolant && r.roomCelsius().isPresent() && given.loopKelvinPerWatt().isPresent()) {
       double[] slopes = new double[layout.size()];
-      lift(slopes, watts, all, loop, 1);
+      lift(slopes, watts, loop, 1);
       rows.add(
           new Row(
               loop * all,
@@ -165,20 +165,30 @@ final class Straight {
         slopes[layout.mount(r.mount(), b - 3 * model.outermost())] = sum;
       }
     }
-    if (r.coolantCelsius().isEmpty()) {
-      double loop = throughLoop ? given.loopKelvinPerWatt().orElse(USUAL_LOOP) : 0;
-      double all = Arrays.stream(watts).sum();
-      expected += loop * all;
-      lift(slopes, watts, all, throughLoop ? loop : USUAL_LOOP, throughLoop ? 1 : 0);
-    }
+    expected += overRoom(r, slopes, watts);
     return new Row(expected, slopes, read, Math.hypot(sigma, SOLVED * expected));
   }
 
   /** A loop where none is told, K/W: common practice, 0.03 to 0.08. */
   static final double USUAL_LOOP = 0.05;
 
+  /**
+   * How far the coolant stands over what was read, where that is the room alone, K.
+   *
+   * @param slopes how it moves, added
+   */
+  private double overRoom(CaseReading r, double[] slopes, double[] watts) {
+    if (r.coolantCelsius().isPresent()) {
+      return 0;
+    }
+    double loop = given.loopKelvinPerWatt().orElse(USUAL_LOOP);
+    lift(slopes, watts, loop, throughLoop ? 1 : 0);
+    return throughLoop ? loop * Arrays.stream(watts).sum() : 0;
+  }
+
   /** How the coolant moves over the room. */
-  private void lift(double[] slopes, double[] watts, double all, double loop, double byPower) {
+  private void lift(double[] slopes, double[] watts, double loop, double byPower) {
+    double all = Arrays.stream(watts).sum();
     slopes[layout.loop()] += loop * all;
     slopes[layout.air()] += 1;
     for (int l = 0; l < watts.length; l++) {
@@ -195,12 +205,7 @@ final class Straight {
     double[] slopes = new double[layout.size()];
     slopes[layout.sink(reading)] = 1;
     slopes[layout.allPower()] = expected;
-    if (r.coolantCelsius().isEmpty()) {
-      double loop = throughLoop ? given.loopKelvinPerWatt().orElse(USUAL_LOOP) : 0;
-      double all = Arrays.stream(watts).sum();
-      expected += loop * all;
-      lift(slopes, watts, all, throughLoop ? loop : USUAL_LOOP, throughLoop ? 1 : 0);
-    }
+    expected += overRoom(r, slopes, watts);
     return new Row(
         expected,
         slopes,

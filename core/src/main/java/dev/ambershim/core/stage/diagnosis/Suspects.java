@@ -20,6 +20,9 @@ final class Suspects {
 
   private static final double THICK_SPREAD = 0.16;
 
+  /** Of thick joints on several dies, how many are thick over one of them alone. */
+  private static final double OVER_ONE_DIE = 0.5;
+
   /** Extra thickness in the middle of a tilted joint whose one edge is as it should be. */
   private static final double[] LIFTED = {0.4, 0.8, 1.5, 2.5, 3.8};
 
@@ -80,7 +83,13 @@ final class Suspects {
       boolean outermost = j == model.outermost();
       double inner = model.joints() > 1 ? innerCrooked : 0;
       double crooked = outermost ? 1 - inner : inner / (model.joints() - 1);
-      suspects.shapes(CauseKind.TOO_THICK, suspects.thick(j), j, 1.0 / model.joints());
+      double thick = 1.0 / model.joints();
+      List<Shape> overDies = suspects.overDies(j);
+      double one = overDies.isEmpty() ? 0 : OVER_ONE_DIE;
+      suspects.shapes(CauseKind.TOO_THICK, suspects.thick(j), j, (1 - one) * thick);
+      if (one > 0) {
+        suspects.shapes(CauseKind.TOO_THICK, overDies, j, one * thick);
+      }
       suspects.shapes(CauseKind.GAP, suspects.gaps(j), j, crooked);
       if (!outermost) {
         suspects.shapes(CauseKind.TILTED, suspects.tilted(j, LIFTED, true), j, crooked);
@@ -100,6 +109,30 @@ final class Suspects {
       shapes.add(
           new Shape(
               Form.EVEN, joint, new double[] {extra}, new double[] {THICK_SPREAD * (1 + extra)}));
+    }
+    return shapes;
+  }
+
+  /** A joint that lies on several dies, too thick over one of them. */
+  private List<Shape> overDies(int joint) {
+    List<Patch> patches = model.joint(joint).patches();
+    Patch whole = model.joint(joint).bounds();
+    List<Shape> shapes = new ArrayList<>();
+    for (Patch die : patches.size() < 2 ? List.<Patch>of() : patches) {
+      for (double extra : THICK) {
+        shapes.add(
+            new Shape(
+                Form.BOX,
+                joint,
+                new double[] {
+                  extra,
+                  die.xMillimetres() - whole.xMillimetres(),
+                  die.yMillimetres() - whole.yMillimetres(),
+                  die.widthMillimetres() / 2,
+                  die.depthMillimetres() / 2
+                },
+                new double[] {THICK_SPREAD * (1 + extra), 0, 0, 0, 0}));
+      }
     }
     return shapes;
   }

@@ -129,7 +129,7 @@ public final class FaultRound {
 
   /** What a test takes here, minutes. */
   public double minutes(Trial trial) {
-    return trial == Trial.ONE_BY_ONE ? 1.5 * chip.believed().heat().size() : trial.minutes();
+    return trial.minutes(chip.believed().heat().size());
   }
 
   /** Whether a test can still be made. */
@@ -140,18 +140,18 @@ public final class FaultRound {
   /**
    * Makes a test.
    *
-   * @return the signs that showed; what was read is among the readings
+   * @return the sign that showed, where one can; what was read is among the readings
    * @throws IllegalArgumentException if it cannot be made
    */
-  public Set<Sign> take(Trial trial) {
+  public Optional<Sign> take(Trial trial) {
     if (!can(trial)) {
       throw new IllegalArgumentException("no minutes left for " + trial);
     }
     made.add(trial);
     spent += minutes(trial);
     readings.addAll(chip.readings(trial));
-    Set<Sign> seen = chip.signs(trial);
-    signs.addAll(seen);
+    Optional<Sign> seen = chip.sign(trial);
+    seen.ifPresent(signs::add);
     return seen;
   }
 

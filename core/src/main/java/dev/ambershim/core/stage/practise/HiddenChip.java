@@ -321,21 +321,17 @@ public final class HiddenChip {
     };
   }
 
-  /** What somebody sees, feels or hears at a test; each sign by its odds. */
-  public Set<Sign> signs(Trial trial) {
+  /** What somebody sees, feels or hears at a test, by its odds; empty where there is no sign. */
+  public Optional<Sign> sign(Trial trial) {
     boolean outermost = truth.joint().filter(outermost()::equals).isPresent();
-    double all = 1;
+    double at = random.nextDouble();
     for (Sign sign : trial.signs()) {
-      all += sign.chance(truth.kind(), outermost);
-    }
-    double at = random.nextDouble() * all - 1;
-    for (Sign sign : trial.signs()) {
-      if (at >= 0 && at < sign.chance(truth.kind(), outermost)) {
-        return Set.of(sign);
+      at -= trial.chance(sign, truth.kind(), outermost);
+      if (at < 0) {
+        return Optional.of(sign);
       }
-      at -= sign.chance(truth.kind(), outermost);
     }
-    return Set.of();
+    return trial.signs().stream().findFirst();
   }
 
   /** The joint under the cold plate. */

@@ -2,11 +2,9 @@ package dev.ambershim.core.stage.practise;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
-import dev.ambershim.core.runs.causes.Sign;
 import dev.ambershim.core.stage.diagnosis.CaseReading;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import java.util.TreeMap;
 
 /** The sentences of practice. */
@@ -15,7 +13,7 @@ public final class PractiseWords {
 
   /** How a round ended. */
   public static String verdict(FaultRound.Verdict v) {
-    return (v.right() ? "Found: " : "It was another: ") + v.truth().words() + ".";
+    return (v.right() ? "Found: " : "It was something else: ") + v.truth().words() + ".";
   }
 
   /** The scores of a round. */
@@ -44,11 +42,6 @@ public final class PractiseWords {
     r.roomCelsius().ifPresent(c -> out.append(", room ").append(notation.text(c, Unit.CELSIUS)));
     double watts = r.watts().values().stream().mapToDouble(w -> w).sum();
     return out.append(", ").append(notation.text(watts, Unit.WATT)).append('.').toString();
-  }
-
-  /** What was noticed at a test. */
-  public static String noticed(Set<Sign> signs) {
-    return signs.isEmpty() ? "You notice nothing unusual." : signs.iterator().next().words() + ".";
   }
 
   /** What a person has practised so far; empty for nothing. */

@@ -7,10 +7,13 @@ import static org.assertj.core.api.Assertions.within;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.SideBySide;
+import dev.ambershim.core.physics.conduction.HeatSource;
+import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.ThicknessMap;
+import dev.ambershim.core.physics.modes.LiveStack;
 import dev.ambershim.core.physics.multigrid.LiveCells;
 import dev.ambershim.core.physics.multigrid.Team;
 import dev.ambershim.core.runs.causes.CauseKind;
@@ -165,6 +168,72 @@ class DiagnosisTest {
               celsius));
     }
     return plain.with(readings);
+  }
+
+  /** Three dies under one lid, two of four cores each; over the right one the joint is thick. */
+  @Test
+  void aJointThatIsThickOverOneOfThreeDiesIsFound() {
+    List<Patch> dies =
+        List.of(new Patch(-9, 6, 8, 9), new Patch(9, 6, 8, 9), new Patch(0, -8, 16, 9));
+    Patch lid = new Patch(0, 0, 38, 38);
+    StackLayer inner = StackLayer.joint("inner joint", 5, dies.get(0), 60).over(dies);
+    List<HeatSource> heat = new ArrayList<>();
+    for (double x : new double[] {-9, 9}) {
+      for (int c = 0; c < 4; c++) {
+        Patch core = new Patch(x + 4 * (c % 2) - 2, c < 2 ? 3.8 : 8.2, 2.5, 2.5);
+        heat.add(HeatSource.steady("core " + heat.size(), core, 12));
+      }
+    }
+    heat.add(HeatSource.steady("hub", new Patch(0, -8, 14, 7), 20));
+    StackCase believed =
+        new StackCase(
+            List.of(
+                StackLayer.solid("die", 120, dies.get(0), 700).over(dies),
+                inner,
+                StackLayer.solid("lid", 390, lid, 2500),
+                StackLayer.joint("outer joint", 5, lid, 45),
+                StackLayer.solid("cold plate", 390, new Patch(0, 0, 50, 50), 3000)),
+            heat,
+            9000,
+            30);
+    StackCase truth =
+        believed.withLayer(
+            1,
+            inner.withMap(
+                new ThicknessMap.Grid(
+                    new double[] {4.9, 5.0},
+                    new double[] {-1, 0},
+                    new double[][] {{60, 60}, {60, 180}})));
+    LiveStack live = LiveStack.forMeans(truth, 0.002, SolveWatch.NONE);
+    double[] celsius = live.meansCelsius(truth, SolveWatch.NONE);
+    Map<String, Double> cores = new TreeMap<>();
+    for (int c = 0; c < 8; c++) {
+      cores.put("core " + c, celsius[c]);
+    }
+    CaseReading reading =
+        new CaseReading(
+            "all",
+            1,
+            0,
+            OptionalDouble.empty(),
+            OptionalDouble.of(30),
+            OptionalDouble.empty(),
+            Map.of(),
+            cores);
+    Cause first =
+        ranking(
+                new DiagnosisCase(
+                    believed, OptionalDouble.empty(), List.of(reading), Set.of(), Doubts.OF_A_CASE))
+            .causes()
+            .get(0);
+    assertThat(first.kind()).isEqualTo(CauseKind.TOO_THICK);
+    assertThat(first.joint()).contains("inner joint");
+    assertThat(first.shape().form()).isEqualTo(Shape.Form.BOX);
+    assertThat(first.shape().at()[0]).isCloseTo(2, within(0.6));
+    assertThat(first.shape().at()[1]).isPositive();
+    assertThat(new DiagnosisWords(Notation.METRIC, List.of()).head(first))
+        .isEqualTo(
+            "The inner joint is too thick or has dried out over the die towards the back right");
   }
 
   @Test

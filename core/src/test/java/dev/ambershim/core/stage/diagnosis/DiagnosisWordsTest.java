@@ -157,17 +157,17 @@ class DiagnosisWordsTest {
   @ParameterizedTest
   @EnumSource(Trial.class)
   void everyTestIsASentence(Trial trial) {
-    NextTest test = new NextTest(trial, 0.5, trial.minutes());
+    NextTest test = new NextTest(trial, 0.5, trial.minutes(8));
     String said =
         WORDS.sentence(test, cause(CauseKind.TILTED, 0.5), cause(CauseKind.COOLER_WEAK, 0.3));
     assertThat(said)
         .matches("[A-Z].* helps to tell a tilted outer joint from a weak cooler; it takes .*\\.");
     assertThat(
             WORDS.sentence(
-                new NextTest(trial, 0, trial.minutes()),
+                new NextTest(trial, 0, trial.minutes(8)),
                 cause(CauseKind.TILTED, 0.5),
                 cause(CauseKind.COOLER_WEAK, 0.3)))
         .contains("would hardly tell anything more");
-    assertThat(trial.worth(1)).isPositive();
+    assertThat(trial.worth(1, 10)).isPositive();
   }
 }

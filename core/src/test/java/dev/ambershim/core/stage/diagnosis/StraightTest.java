@@ -141,7 +141,7 @@ class StraightTest {
       }
     }
     take(taken, layout.film());
-    for (int f = 0; f < 4; f++) {
+    for (int f = 0; f < 5; f++) {
       take(taken, layout.shape(f));
     }
     for (int m : List.of(1, 3)) {

@@ -28,7 +28,9 @@ class PractiseTest {
     assertThat(round.left()).isEqualTo(60 - 1.5 * cores);
     assertThatThrownBy(() -> round.take(Trial.ONE_BY_ONE))
         .isInstanceOf(IllegalArgumentException.class);
-    round.take(Trial.TURN);
+    assertThat(round.take(Trial.TURN)).isEmpty();
+    assertThat(round.take(Trial.PUMP)).isPresent();
+    assertThat(round.signs()).hasSize(1);
     assertThat(round.can(Trial.REMOUNT)).isFalse();
     assertThat(round.given().readings()).hasSize(2 + cores);
     FaultRound.Verdict verdict = round.answer(round.choices().get(0), 0.7, Runnable::run);

@@ -3,14 +3,13 @@ package dev.ambershim.desktop.stage.diagnosis;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
-import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.CauseEvidence;
 import dev.ambershim.core.job.CauseEvidence.CoreReading;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.build.CoreLayout;
-import dev.ambershim.core.physics.build.Situation;
+import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.runs.causes.CoreState;
 import dev.ambershim.core.runs.causes.Sign;
@@ -19,28 +18,19 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.diagnosis.CaseReading;
 import dev.ambershim.core.stage.diagnosis.CoreStates;
 import dev.ambershim.core.stage.diagnosis.DiagnosisAnswer;
+import dev.ambershim.core.stage.diagnosis.DiagnosisWords;
 import dev.ambershim.core.stage.diagnosis.JobCase;
 import dev.ambershim.core.stage.diagnosis.Ranking;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.logbook.report.Solved;
-import dev.ambershim.sensors.Load;
-import dev.ambershim.sensors.Source;
-import dev.ambershim.sensors.SteadyLoad;
-import dev.ambershim.sensors.kernel.KernelPinning;
-import dev.ambershim.sensors.live.OneByOne;
-import dev.ambershim.sensors.machine.MachineSource;
-import dev.ambershim.sensors.rig.ConductionRig;
-import dev.ambershim.sensors.rig.Fault;
-import dev.ambershim.sensors.rig.RigSetup;
-import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -50,21 +40,19 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 
 /** The causes of one side of the open job, and what can be done to tell them apart. */
 public final class DiagnosisModel {
-  private static final double STOP_CELSIUS = 95;
-  private static final double RIG_TIMES_FASTER = 60;
   private static final int MOST_READINGS = 200;
 
   private final JobModel shell;
   private final ReadOnlyObjectWrapper<DiagnosisAnswer> shown = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper status = new ReadOnlyStringWrapper("");
   private final AtomicInteger newest = new AtomicInteger();
-  private volatile boolean stopped;
-  private volatile boolean running;
+  private final OneByOneSession session;
   private boolean open;
 
   /** A model over the shell's job. */
   public DiagnosisModel(JobModel shell) {
     this.shell = shell;
+    session = new OneByOneSession(shell, this::keep);
     shell.assessmentProperty().addListener((o, was, is) -> ask());
     shell.stageProperty().addListener((o, was, is) -> ask());
     shell.notationProperty().addListener((o, was, is) -> ask());
@@ -110,15 +98,11 @@ public final class DiagnosisModel {
     Optional<JobCase> given = JobCase.of(now, side());
     if (given.isEmpty()) {
       shown.set(null);
-      say(
-          "No reading "
-              + side().words()
-              + " the work tells the cores one by one yet. Conduct a run, add a log with a"
-              + " temperature for each core, or load one core after another.");
+      status.set(DiagnosisWords.unread(side()));
       return;
     }
     if (Solved.CAUSES.known(given.get()).isEmpty()) {
-      say("Looking for causes…");
+      status.set("Looking for causes…");
     }
     Notation notation = shell.notationProperty().get();
     Stage stage = stage();
@@ -139,12 +123,15 @@ public final class DiagnosisModel {
                     given.get().side());
               } catch (CancellationException e) {
                 return null;
+              } catch (Problem problem) {
+                Platform.runLater(() -> refuse(mine, problem));
+                return null;
               }
             },
             answer -> {
               if (answer != null && mine == newest.get()) {
                 shown.set(answer);
-                say("");
+                status.set("");
               }
             });
   }
@@ -162,9 +149,11 @@ public final class DiagnosisModel {
         .orElse(answer);
   }
 
-  private void say(String words) {
-    if (!running) {
-      status.set(words);
+  /** A chip of an unusual form has no causes, and says so. */
+  private void refuse(int mine, Problem problem) {
+    if (mine == newest.get()) {
+      shown.set(null);
+      status.set(problem.getMessage());
     }
   }
 
@@ -230,14 +219,25 @@ public final class DiagnosisModel {
   }
 
   /**
-   * A settled state as a person typed it.
+   * A settled state as a person typed it, with the heat shared as the chip's layout has it.
    *
-   * @param cores temperatures of the cores in their order, with blanks between
+   * @param cores temperatures of the cores in their order
    * @throws Problem {@code reading.…} naming the figure
    */
   public void type(
-      OptionalDouble watts, OptionalDouble room, OptionalDouble coolant, List<Double> cores) {
+      OptionalDouble watts,
+      OptionalDouble room,
+      OptionalDouble coolant,
+      OptionalDouble lid,
+      List<Double> cores) {
     Job job = shell.jobProperty().get();
+    List<HeatSource> layout = CoreLayout.of(job.chip()).heat();
+    Map<String, Double> power = new HashMap<>();
+    layout.forEach(h -> power.put(h.name(), h.watts() * watts.orElse(Double.NaN)));
+    Map<String, Double> celsius = new HashMap<>();
+    for (int c = 0; c < Math.min(cores.size(), job.chip().cores()); c++) {
+      celsius.put(layout.get(c).name(), cores.get(c));
+    }
     if (cores.size() != job.chip().cores()) {
       throw new Problem(
           "reading.cores",
@@ -245,18 +245,14 @@ public final class DiagnosisModel {
           "There are " + cores.size() + " temperatures for " + job.chip().cores() + " cores.",
           "Type one for each core, in the log's order, with blanks between.");
     }
-    if (watts.isEmpty() || (room.isEmpty() && coolant.isEmpty())) {
-      throw new Problem(
-          "reading.watts",
-          Place.field("heat and air"),
-          "The chip's power, and the room or the coolant, are needed.",
-          "Type them in.");
-    }
-    CoreState state = new CoreState(-1, watts.getAsDouble(), cores, room, coolant);
-    keep(List.of(state));
+    CoreReading reading =
+        new CoreReading(
+            "typed", side(), mount(), orNull(room), orNull(coolant), orNull(lid), power, celsius);
+    reading.check();
+    add(List.of(reading));
   }
 
-  private void keep(List<CoreState> states) {
+  private void keep(Side side, List<CoreState> states) {
     Job job = shell.jobProperty().get();
     int mount = mount();
     List<CoreReading> more = new ArrayList<>();
@@ -265,7 +261,7 @@ public final class DiagnosisModel {
       more.add(
           new CoreReading(
               r.name(),
-              side(),
+              side,
               mount,
               orNull(r.roomCelsius()),
               orNull(r.coolantCelsius()),
@@ -273,7 +269,11 @@ public final class DiagnosisModel {
               r.watts(),
               r.coreCelsius()));
     }
-    if (job.evidence().readings().size() + more.size() <= MOST_READINGS) {
+    add(more);
+  }
+
+  private void add(List<CoreReading> more) {
+    if (shell.jobProperty().get().evidence().readings().size() + more.size() <= MOST_READINGS) {
       evidence("readings core by core", e -> e.reading(more));
     } else {
       shell.say("This job has as many readings as it can hold. Drop the old ones first.");
@@ -284,111 +284,8 @@ public final class DiagnosisModel {
     return value.isPresent() ? value.getAsDouble() : null;
   }
 
-  /**
-   * Loads one core after another on the rig, with a fault if one is wanted, and keeps what it
-   * reads.
-   */
-  public void oneByOneOnRig(Optional<Fault> fault) {
-    Job job = shell.jobProperty().get();
-    Situation machine =
-        new Situation(job.chip(), job.cooler(), side() == Side.BEFORE ? job.before() : job.after());
-    RigSetup plain = RigSetup.of(machine, job.heatWatts(), job.title().hashCode());
-    RigSetup setup = fault.map(f -> plain.with(f, 1)).orElse(plain);
-    conduct(() -> new Rigged(ConductionRig.fine(setup, RIG_TIMES_FASTER)));
-  }
-
-  /** Loads one core after another on this machine. */
-  public void oneByOneHere() {
-    conduct(
-        () ->
-            new Machine(
-                MachineSource.of(Path.of("/")), new SteadyLoad(1, KernelPinning.of(Path.of("/")))));
-  }
-
-  /** What is read, and what loads it. */
-  private interface Bench extends AutoCloseable {
-    Source source();
-
-    Load load();
-
-    @Override
-    default void close() {
-      load().close();
-      source().close();
-    }
-  }
-
-  private record Rigged(ConductionRig rig) implements Bench {
-    @Override
-    public Source source() {
-      return rig;
-    }
-
-    @Override
-    public Load load() {
-      return rig;
-    }
-  }
-
-  private record Machine(Source source, Load load) implements Bench {}
-
-  private void conduct(Supplier<Bench> maker) {
-    if (running) {
-      return;
-    }
-    running = true;
-    stopped = false;
-    status.set("Getting ready…");
-    shell
-        .inquiry()
-        .submit(
-            "",
-            progress -> {
-              try (Bench bench = maker.get()) {
-                OneByOne run =
-                    new OneByOne(bench.source(), bench.load(), OneByOne.Times.USUAL, STOP_CELSIUS);
-                return run.conduct(Optional.empty(), this::tell, () -> stopped);
-              } catch (Problem problem) {
-                Platform.runLater(() -> shell.say(problem.getMessage()));
-                return List.<CoreState>of();
-              }
-            },
-            states -> {
-              running = false;
-              status.set("");
-              if (!stopped && !states.isEmpty()) {
-                keep(states);
-              } else {
-                ask();
-              }
-            });
-  }
-
-  private void tell(OneByOne.Status s) {
-    Notation notation = shell.notationProperty().get();
-    String words =
-        String.format(
-            Locale.ROOT,
-            "%s, %s of %s, hottest core %s",
-            s.core() < 0 ? "Idle" : "Core " + s.core() + " alone",
-            Notation.minutes(s.seconds() / 60),
-            Notation.minutes(s.all() / 60),
-            notation.text(s.hottestCelsius(), Unit.CELSIUS));
-    Platform.runLater(
-        () -> {
-          if (running) {
-            status.set(words);
-          }
-        });
-  }
-
-  /** Ends what is running; nothing of it is kept. */
-  public void stop() {
-    stopped = true;
-  }
-
-  /** Whether one core after another is under load. */
-  public boolean running() {
-    return running;
+  /** One core after another. */
+  OneByOneSession session() {
+    return session;
   }
 }

@@ -7,6 +7,7 @@ import dev.ambershim.core.runs.causes.Sign;
 import dev.ambershim.core.runs.causes.Trial;
 import dev.ambershim.core.stage.Drawing;
 import dev.ambershim.core.stage.diagnosis.DiagnosisAnswer;
+import dev.ambershim.core.stage.diagnosis.DiagnosisWords;
 import dev.ambershim.core.stage.diagnosis.NextTest;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Theme;
@@ -15,6 +16,7 @@ import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Inquiry;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.sensors.live.OneByOne;
 import dev.ambershim.sensors.rig.Fault;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -56,6 +58,7 @@ public final class DiagnosisView implements Inquiry {
   private final TextField watts = field("reading-watts", 70);
   private final TextField room = field("reading-room", 70);
   private final TextField coolant = field("reading-coolant", 70);
+  private final TextField lid = field("reading-lid", 70);
   private final TextField cores = field("reading-cores", 260);
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
   private final VBox node = new VBox(14);
@@ -76,13 +79,16 @@ public final class DiagnosisView implements Inquiry {
     leave.setOnAction(e -> back.run());
     status.setId("diagnosis-status");
     stop.setId("diagnosis-stop");
-    stop.setOnAction(e -> model.stop());
+    stop.setOnAction(e -> model.session().stop());
     HBox line = new HBox(10, status, stop);
     line.setAlignment(Pos.CENTER_LEFT);
     node.getChildren()
         .addAll(answer, line, drawn, tests, oneByOne(), noticed(), typed(), new HBox(leave));
     model.shownProperty().addListener((o, was, is) -> show());
     model.statusProperty().addListener((o, was, is) -> say());
+    model.session().statusProperty().addListener((o, was, is) -> say());
+    stop.visibleProperty().bind(model.session().runningProperty());
+    stop.managedProperty().bind(model.session().runningProperty());
     shell.jobProperty().addListener((o, was, is) -> follow());
     shell.themeProperty().addListener((o, was, is) -> show());
     show();
@@ -104,13 +110,12 @@ public final class DiagnosisView implements Inquiry {
 
   private void say() {
     String words = model.statusProperty().get();
-    status.setText(words);
-    stop.setVisible(model.running());
-    stop.setManaged(model.running());
-    if (model.shownProperty().get() == null) {
-      answer.show(words.isEmpty() ? "Nothing is read yet." : words);
-      status.setText("");
+    String running = model.session().statusProperty().get();
+    boolean none = model.shownProperty().get() == null;
+    if (none) {
+      answer.show(words);
     }
+    status.setText(!running.isEmpty() ? running : none ? "" : words);
   }
 
   private void show() {
@@ -150,7 +155,7 @@ public final class DiagnosisView implements Inquiry {
   }
 
   private Node row(NextTest test, String sentence) {
-    Button begin = new Button(words(test.trial()));
+    Button begin = new Button(test.trial().button());
     begin.setId("test-" + test.trial().name());
     begin.setMinWidth(230);
     begin.disableProperty().bind(shell.readOnlyProperty());
@@ -162,19 +167,10 @@ public final class DiagnosisView implements Inquiry {
     return row;
   }
 
-  private static String words(Trial trial) {
-    return switch (trial) {
-      case ONE_BY_ONE -> "Load one core after another";
-      case IDLE, COOLANT, LID -> "Type a reading";
-      case TURN, REMOUNT -> "Conduct a run of the new mount";
-      case PRESS, PUMP, DUST, PRINT -> "Write down what you notice";
-    };
-  }
-
   /** Starts a test. */
   private void begin(Trial trial) {
     switch (trial) {
-      case ONE_BY_ONE -> model.oneByOneHere();
+      case ONE_BY_ONE -> here();
       case IDLE, COOLANT, LID -> watts.requestFocus();
       case TURN, REMOUNT -> desk.conduct();
       case PRESS, PUMP, DUST, PRINT -> signs.get(trial.signs().get(0)).requestFocus();
@@ -194,13 +190,16 @@ public final class DiagnosisView implements Inquiry {
     rig.setOnAction(
         e -> {
           String picked = fault.getValue();
-          model.oneByOneOnRig(
-              Stream.of(Fault.values()).filter(f -> f.words().equals(picked)).findFirst());
+          model
+              .session()
+              .onRig(
+                  model.side(),
+                  Stream.of(Fault.values()).filter(f -> f.words().equals(picked)).findFirst());
         });
     Button here = new Button("… on this machine");
     here.setId("one-by-one-here");
     here.disableProperty().bind(shell.readOnlyProperty());
-    here.setOnAction(e -> model.oneByOneHere());
+    here.setOnAction(e -> here());
     Button drop = new Button("Drop these readings");
     drop.setId("diagnosis-drop");
     drop.disableProperty().bind(shell.readOnlyProperty());
@@ -211,10 +210,19 @@ public final class DiagnosisView implements Inquiry {
         6,
         Labels.line("One core after another", "strong"),
         Labels.wrapped(
-            "Each core is loaded alone for 40 s after a minute of idle. It tells the joint under each"
-                + " core from the sensors.",
+            DiagnosisWords.oneByOne(
+                OneByOne.Times.USUAL.idleSeconds(), OneByOne.Times.USUAL.eachSeconds()),
             "hint"),
         row);
+  }
+
+  /** On this machine, with the room that was typed below, if it was. */
+  private void here() {
+    try {
+      model.session().here(model.side(), figure(room, Unit.CELSIUS, "room"));
+    } catch (Problem problem) {
+      wrong.setText(problem.getMessage());
+    }
   }
 
   private Node noticed() {
@@ -252,6 +260,8 @@ public final class DiagnosisView implements Inquiry {
             room,
             Labels.line("Coolant"),
             coolant,
+            Labels.line("Lid"),
+            lid,
             Labels.line("Cores"),
             cores,
             Labels.line(n.symbol(Unit.CELSIUS)),
@@ -277,6 +287,7 @@ public final class DiagnosisView implements Inquiry {
           figure(watts, Unit.WATT, "heat"),
           figure(room, Unit.CELSIUS, "room"),
           figure(coolant, Unit.CELSIUS, "coolant"),
+          figure(lid, Unit.CELSIUS, "lid"),
           read);
       wrong.setText("");
       cores.clear();

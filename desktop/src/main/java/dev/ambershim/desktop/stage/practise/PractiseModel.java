@@ -15,7 +15,6 @@ import dev.ambershim.logbook.store.Json;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.random.RandomGenerator;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -147,14 +146,12 @@ public final class PractiseModel {
             "",
             progress -> {
               int before = now.readings().size();
-              Set<Sign> seen = now.take(trial);
+              Optional<Sign> seen = now.take(trial);
               List<String> lines = new ArrayList<>();
               now.readings()
                   .subList(before, now.readings().size())
                   .forEach(r -> lines.add(PractiseWords.reading(r, notation)));
-              if (!trial.signs().isEmpty()) {
-                lines.add(trial.words() + ": " + PractiseWords.noticed(seen));
-              }
+              seen.ifPresent(sign -> lines.add(sign.words() + "."));
               return new Made(now, lines);
             },
             made -> {
