@@ -113,6 +113,7 @@ public final class Screenshots extends Application {
     shots.add(new Shot("weigh-heat", () -> scrollTo("#heat-section")));
     shots.add(new Shot("baseline", () -> go(Stage.BASELINE)));
     shots.add(new Shot("prove", () -> go(Stage.PROVE)));
+    shots.add(new Shot("keep", () -> go(Stage.KEEP), this::measured));
     shots.add(
         new Shot(
             "logbook",
@@ -154,7 +155,6 @@ public final class Screenshots extends Application {
             this::planned));
     shots.add(new Shot("measure", () -> go(Stage.MEASURE), this::measured));
     shots.add(new Shot("measure-face", () -> scrollTo("#face-answer"), this::measured));
-    shots.add(new Shot("measure-shim", () -> scrollTo("#shim-answer"), this::measured));
     shots.add(new Shot("lap", () -> go(Stage.LAP), this::measured));
     shots.add(new Shot("coat", () -> go(Stage.COAT), this::measured));
     shots.add(new Shot("coat-paste", this::pressPaste, this::pressed));

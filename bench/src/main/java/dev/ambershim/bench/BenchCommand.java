@@ -6,6 +6,7 @@ import dev.ambershim.bench.coverage.Coverage;
 import dev.ambershim.bench.coverage.DiagnosisCoverage;
 import dev.ambershim.bench.coverage.FaceCoverage;
 import dev.ambershim.bench.coverage.HeadroomCoverage;
+import dev.ambershim.bench.coverage.KeepCoverage;
 import dev.ambershim.bench.coverage.WeighCoverage;
 import dev.ambershim.cli.Commands;
 import dev.ambershim.logbook.store.Json;
@@ -71,7 +72,7 @@ public final class BenchCommand implements Callable<Integer> {
   @Option(
       names = "--only",
       paramLabel = "KIND",
-      description = "Of coverage only one kind: compare, headroom, faces, weigh or diagnose.")
+      description = "Of coverage only one kind: compare, headroom, faces, weigh, keep or diagnose.")
   String only;
 
   @Override
@@ -157,13 +158,14 @@ public final class BenchCommand implements Callable<Integer> {
   private String coverage(ObjectNode node) {
     StringBuilder words = new StringBuilder();
     List<Coverage> all = new ArrayList<>();
-    for (String kind : List.of("compare", "headroom", "faces", "weigh")) {
+    for (String kind : List.of("compare", "headroom", "faces", "weigh", "keep")) {
       if (only == null || only.equals(kind)) {
         all.addAll(
             switch (kind) {
               case "compare" -> CompareCoverage.all(repeats);
               case "headroom" -> HeadroomCoverage.all(repeats);
               case "faces" -> FaceCoverage.all(repeats);
+              case "keep" -> KeepCoverage.all(repeats);
               default -> WeighCoverage.all(repeats);
             });
       }

@@ -37,6 +37,8 @@ public final class Commands {
             new HeadroomCommand(),
             new SolveCommand(),
             new DiagnoseCommand(),
+            new DriftCommand(),
+            new EverydayCommand(),
             new WeighCommand(),
             new PlanCommand(),
             new RestCommand(),

@@ -51,18 +51,8 @@ final class LogInput {
    * none.
    */
   List<List<Run>> read(List<List<Path>> states) {
-    checkRoom("--room", room);
-    Map<String, Role> said = new HashMap<>();
-    roles.forEach((column, role) -> said.put(column, role(role)));
-    OptionalDouble typed = room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
-    List<List<RunLog>> logs = new ArrayList<>();
-    for (List<Path> files : states) {
-      logs.add(
-          files.stream()
-              .flatMap(file -> LogFiles.inside(file).stream())
-              .map(file -> read(file, said).believed())
-              .toList());
-    }
+    OptionalDouble typed = typedRoom();
+    List<List<RunLog>> logs = states.stream().map(this::logs).toList();
     List<RunAnalysis> all =
         Together.analyse(
             logs.stream().flatMap(List::stream).map(l -> new Together.Run(l, typed)).toList());
@@ -91,6 +81,22 @@ final class LogInput {
           room + " °C is no room.",
           "Give the air at the cooler's intake in °C, such as 22.5.");
     }
+  }
+
+  /** Logs with the roles that were said, without readings that cannot be; folders give theirs. */
+  List<RunLog> logs(List<Path> files) {
+    Map<String, Role> said = new HashMap<>();
+    roles.forEach((column, role) -> said.put(column, role(role)));
+    return files.stream()
+        .flatMap(file -> LogFiles.inside(file).stream())
+        .map(file -> read(file, said).believed())
+        .toList();
+  }
+
+  /** The room that was typed. */
+  OptionalDouble typedRoom() {
+    checkRoom("--room", room);
+    return room == null ? OptionalDouble.empty() : OptionalDouble.of(room);
   }
 
   private RunLog read(Path file, Map<String, Role> said) {

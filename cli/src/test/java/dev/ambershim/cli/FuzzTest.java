@@ -159,6 +159,20 @@ class FuzzTest {
         """
             .formatted(STACK);
     all.add(new Reader("d.diagnose.json", readings, List.of("diagnose", "", "--json")));
+    all.add(
+        new Reader(
+            "h.csv",
+            """
+            date,rise_K,power_W,state,standard_error_K,mount
+            2025-03-01,60.2,149.7,after,0.3,1
+            2025-06-01,61.2,151.7,after,,1
+            2025-09-01,60.9,148.7,after,0.2,2
+            2026-01-01,62.2,149.9,before,0.3,2
+            2026-03-01,66.2,155.7,after,0.3,2
+            2026-04-01,66.0,154.7,after,0.3,2
+            """,
+            List.of("drift", "", "--limit", "95", "--json")));
+    all.add(new Reader("day.csv", log(",", false), List.of("everyday", "", "--json")));
     for (String command : List.of("plan", "dose", "mount")) {
       all.add(new Reader("job.json", document, List.of(command, "", "--json")));
     }

@@ -15,6 +15,7 @@ import dev.ambershim.core.stage.clean.CleanAnswer;
 import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.core.stage.coat.PasteAnswer;
+import dev.ambershim.core.stage.keep.KeepAnswer;
 import dev.ambershim.core.stage.lap.LapAnswer;
 import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.core.stage.open.OpenAnswer;
@@ -101,7 +102,8 @@ class AnswersShownTest extends DesktopTest {
                 CloseAnswer.of(job, Notation.METRIC, SolveWatch.NONE),
                 ProveAnswer.of(
                     assessment,
-                    Optional.of(Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE)))),
+                    Optional.of(Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE))),
+                KeepAnswer.of(job, Notation.METRIC)),
             PasteAnswer.of(job, Notation.METRIC, SolveWatch.NONE).stream())
         .flatMap(all -> all)
         .map(StageAnswer.class::cast)

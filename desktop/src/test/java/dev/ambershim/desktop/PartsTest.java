@@ -49,9 +49,6 @@ class PartsTest extends DesktopTest {
       onFx(() -> model.open(head.id()));
       worked();
       for (Stage each : Stage.values()) {
-        if (each == Stage.KEEP) {
-          continue;
-        }
         go(each);
         double screens =
             middle().getContent().getBoundsInLocal().getHeight()
@@ -78,9 +75,6 @@ class PartsTest extends DesktopTest {
       onFx(() -> model.open(head.id()));
       worked();
       for (Stage each : Stage.values()) {
-        if (each == Stage.KEEP) {
-          continue;
-        }
         go(each);
         double width = middle().getViewportBounds().getWidth();
         Parent content = (Parent) middle().getContent();

@@ -64,6 +64,16 @@ public record Notation(
         + day.getMonth().getDisplayName(TextStyle.FULL, Locale.ENGLISH);
   }
 
+  /** A day of some year, such as 16 June 2027. */
+  public static String date(LocalDate day) {
+    return day.getDayOfMonth() + " " + month(day);
+  }
+
+  /** A month, such as June 2027. */
+  public static String month(LocalDate day) {
+    return day.getMonth().getDisplayName(TextStyle.FULL, Locale.ENGLISH) + " " + day.getYear();
+  }
+
   /** A day and time of day. */
   public String moment(ZonedDateTime moment) {
     return day(moment.toLocalDate()) + ", " + time(moment.toLocalTime());

@@ -13,6 +13,7 @@ public enum Unit {
   DEGREE("°", 2, "", 1, 2),
   CELSIUS("°C", 1, "°F", 1.8, 1),
   KELVIN("K", 1, "°F diff.", 1.8, 1),
+  KELVIN_PER_YEAR("K a year", 1, "°F diff. a year", 1.8, 1),
   WATT("W", 0, "", 1, 0),
   MEGAHERTZ("MHz", 0, "", 1, 0),
   VOLT("V", 3, "", 1, 3),
@@ -66,7 +67,7 @@ public enum Unit {
   }
 
   boolean isTemperature() {
-    return this == CELSIUS || this == KELVIN;
+    return this == CELSIUS || this == KELVIN || this == KELVIN_PER_YEAR;
   }
 
   /** Its sign in metric units. */

@@ -112,6 +112,7 @@ public final class Figures {
     figures.addAll(CoatFigures.paste());
     figures.addAll(ClosingFigures.all());
     figures.addAll(MountFigures.all());
+    figures.addAll(CareFigures.all());
     return figures;
   }
 

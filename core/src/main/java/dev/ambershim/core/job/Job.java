@@ -54,6 +54,7 @@ import java.util.stream.Stream;
  * @param closing how the lid is glued
  * @param mounting how the cooler is screwed down
  * @param evidence what speaks for or against a cause besides the runs
+ * @param care the chip in use after the work
  */
 @RecordBuilder
 public record Job(
@@ -83,7 +84,8 @@ public record Job(
     PasteTerms paste,
     CloseTerms closing,
     MountTerms mounting,
-    CauseEvidence evidence)
+    CauseEvidence evidence,
+    Care care)
     implements JobBuilder.With {
   /** Below this most people would not open a chip: common practice. */
   private static final double USUAL_CARE_KELVIN = 1;
@@ -107,6 +109,7 @@ public record Job(
     closing = closing == null ? CloseTerms.USUAL : closing;
     mounting = mounting == null ? MountTerms.USUAL : mounting;
     evidence = evidence == null ? CauseEvidence.NONE : evidence;
+    care = care == null ? Care.NONE : care;
   }
 
   /** A new job from a starting point. */

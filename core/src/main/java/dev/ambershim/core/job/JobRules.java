@@ -75,6 +75,7 @@ public final class JobRules {
           r.lidCelsius());
     }
     evidence(job.evidence());
+    care(job.care());
   }
 
   /** States core by core and turned coolers, as a bundle may bring them. */
@@ -84,6 +85,13 @@ public final class JobRules {
         || !evidence.seen().stream().allMatch(s -> s.side() != null && s.sign() != null)) {
       throw problem(
           "evidence", "A sign or a turned cooler cannot be.", "Name its side, and degrees to 360.");
+    }
+  }
+
+  private static void care(Care care) {
+    care.checks().forEach(KeptCheck::checked);
+    if (care.events().stream().anyMatch(e -> e.date() == null)) {
+      throw problem("care", "Something that happened has no day.", "Write it as 2027-02-01.");
     }
   }
 

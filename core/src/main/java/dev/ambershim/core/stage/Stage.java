@@ -5,35 +5,26 @@ import java.util.Optional;
 
 /** The ten stages of the work, in its own order. */
 public enum Stage {
-  WEIGH(1, "Weigh", "Is it worth it on this chip?", ""),
-  BASELINE(2, "Baseline", "What is it like now, and can you trust the figure?", ""),
-  OPEN(3, "Open", "How do you get the lid off without harm, and when are you done?", ""),
-  CLEAN(4, "Clean", "Is it clean, and fit to be used again?", ""),
-  MEASURE(5, "Measure", "What will touch what first? Is it flat?", ""),
-  LAP(6, "Lap", "How much must come off, and when are you done?", ""),
+  WEIGH(1, "Weigh", "Is it worth it on this chip?"),
+  BASELINE(2, "Baseline", "What is it like now, and can you trust the figure?"),
+  OPEN(3, "Open", "How do you get the lid off without harm, and when are you done?"),
+  CLEAN(4, "Clean", "Is it clean, and fit to be used again?"),
+  MEASURE(5, "Measure", "What will touch what first? Is it flat?"),
+  LAP(6, "Lap", "How much must come off, and when are you done?"),
   COAT(
-      7,
-      "Coat and dose",
-      "How much liquid metal, paste, varnish, glue? What must it never touch?",
-      ""),
-  CLOSE(8, "Close and mount", "How thick will the joint be? How hard, in which order?", ""),
-  PROVE(9, "Prove", "Did it work, and how far does it clock now?", ""),
-  KEEP(
-      10,
-      "Keep",
-      "Is it ageing? When do you open it again? What is wrong with it?",
-      "Here the months will be watched for drift, and causes ranked when something is wrong.");
+      7, "Coat and dose", "How much liquid metal, paste, varnish, glue? What must it never touch?"),
+  CLOSE(8, "Close and mount", "How thick will the joint be? How hard, in which order?"),
+  PROVE(9, "Prove", "Did it work, and how far does it clock now?"),
+  KEEP(10, "Keep", "Is it ageing, and when do you open it again?");
 
   private final int number;
   private final String words;
   private final String question;
-  private final String plan;
 
-  Stage(int number, String words, String question, String plan) {
+  Stage(int number, String words, String question) {
     this.number = number;
     this.words = words;
     this.question = question;
-    this.plan = plan;
   }
 
   /** Its place in the work, from 1. */
@@ -61,11 +52,6 @@ public enum Stage {
     return question;
   }
 
-  /** What it will do, if it is not built yet; else empty. */
-  public String plan() {
-    return plan;
-  }
-
   /** The side of the work that a stage is about, if it is about one. */
   public static Optional<Side> sideOf(Stage stage) {
     return switch (stage) {
@@ -73,10 +59,5 @@ public enum Stage {
       case COAT, CLOSE, PROVE, KEEP -> Optional.of(Side.AFTER);
       default -> Optional.empty();
     };
-  }
-
-  /** Whether it is built. */
-  public boolean built() {
-    return plan.isEmpty();
   }
 }

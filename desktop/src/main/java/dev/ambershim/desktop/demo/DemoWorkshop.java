@@ -97,7 +97,8 @@ public final class DemoWorkshop {
             .withHeights(DemoFaces.sorrelHeights())
             .withSurfaces(DemoFaces.sorrelSurfaces())
             .withCoat(benchOfWood(job.coat()))
-            .withClosing(new CloseTerms(null, null, null, null, 45.0, 21.0, null));
+            .withClosing(new CloseTerms(null, null, null, null, 45.0, 21.0, null))
+            .withCare(DemoChecks.sorrel());
     return keep(worked, sorrelRuns(job));
   }
 
@@ -159,7 +160,8 @@ public final class DemoWorkshop {
         job.withHeights(DemoFaces.fennelHeights())
             .withSurfaces(DemoFaces.fennelSurfaces())
             .withCoat(benchOfWood(job.coat()))
-            .withMounting(smallTurns()),
+            .withMounting(smallTurns())
+            .withCare(DemoChecks.fennel()),
         fennelRuns(job));
   }
 

@@ -177,10 +177,6 @@ public final class FrameView extends StackPane implements Desk {
       return;
     }
     Stage stage = model.stageProperty().get();
-    if (!stage.built()) {
-      middle.setContent(new Unbuilt(stage));
-      return;
-    }
     middle.setContent(built.computeIfAbsent(stage, s -> stages.apply(this).get(s).get()).node());
   }
 
@@ -393,7 +389,7 @@ public final class FrameView extends StackPane implements Desk {
     if (model.jobProperty().get() == null || model.readOnly()) {
       return;
     }
-    if (model.stageProperty().get() != Stage.PROVE) {
+    if (model.stageProperty().get() != Stage.PROVE && model.stageProperty().get() != Stage.KEEP) {
       model.stageProperty().set(Stage.BASELINE);
     }
     endInquiry();

@@ -19,9 +19,6 @@ final class StageRail extends VBox {
       button.setToggleGroup(group);
       button.setMaxWidth(Double.MAX_VALUE);
       button.getStyleClass().setAll("stage-button");
-      if (!stage.built()) {
-        button.getStyleClass().add("unbuilt");
-      }
       button.setAccessibleHelp("Ctrl+" + number % 10 + ": " + stage.question());
       button.setOnAction(
           e -> {

@@ -10,6 +10,7 @@ import dev.ambershim.desktop.stage.clean.CleanView;
 import dev.ambershim.desktop.stage.close.CloseView;
 import dev.ambershim.desktop.stage.coat.CoatView;
 import dev.ambershim.desktop.stage.diagnosis.DiagnosisView;
+import dev.ambershim.desktop.stage.keep.KeepView;
 import dev.ambershim.desktop.stage.lap.LapView;
 import dev.ambershim.desktop.stage.measure.MeasureView;
 import dev.ambershim.desktop.stage.open.OpenView;
@@ -61,7 +62,9 @@ public final class Window {
                     Stage.CLEAN,
                     () -> new CleanView(model, view),
                     Stage.PROVE,
-                    () -> new ProveView(model, view)),
+                    () -> new ProveView(model, view),
+                    Stage.KEEP,
+                    () -> new KeepView(model, view)),
             view -> new StepsView(model, view),
             view ->
                 Map.of(

@@ -10,6 +10,7 @@ import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.clean.CleanAnswer;
 import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.coat.CoatAnswer;
+import dev.ambershim.core.stage.keep.KeepAnswer;
 import dev.ambershim.core.stage.lap.LapAnswer;
 import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.core.stage.prove.ProveAnswer;
@@ -78,6 +79,9 @@ public final class Answers {
     all.add(
         ProveAnswer.of(
             assessment, Optional.of(Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE))));
+    if (!job.care().checks().isEmpty()) {
+      all.add(KeepAnswer.of(job, notation));
+    }
     return all;
   }
 }

@@ -20,6 +20,7 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.diagnosis.DiagnosisAnswer;
 import dev.ambershim.core.stage.diagnosis.JobCase;
+import dev.ambershim.core.stage.keep.KeepAnswer;
 import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.prove.RungPicture;
@@ -125,6 +126,15 @@ public record Report(String title, List<Block> blocks) {
               "Where the kelvin go, as solved in three dimensions."));
       section(blocks, forecast.before().get(), forecast.after().get(), notation);
     }
+    Optional<KeepAnswer> kept =
+        job.care().checks().isEmpty()
+            ? Optional.empty()
+            : Optional.of(KeepAnswer.of(job, notation));
+    kept.ifPresent(
+        k -> {
+          blocks.add(new Block.Heading("In use"));
+          blocks.addAll(Chapter.of(k));
+        });
     blocks.add(new Block.Heading("How it was worked out"));
     assessment.comparison().ifPresent(c -> addWorking(blocks, c.finding(), notation));
     assessment.baseline().ifPresent(b -> addWorking(blocks, b, notation));
@@ -134,6 +144,7 @@ public record Report(String title, List<Block> blocks) {
       assessment.headroom().gainWithoutBounds().ifPresent(f -> addWorking(blocks, f, notation));
     }
     weighing.ifPresent(w -> addWorking(blocks, w.advice(), notation));
+    kept.flatMap(KeepAnswer::finding).ifPresent(f -> addWorking(blocks, f, notation));
     beforeCauses.ifPresent(a -> addWorking(blocks, a.told(), notation));
     afterCauses.ifPresent(a -> addWorking(blocks, a.told(), notation));
     blocks.add(new Block.Heading("Bear in mind"));

@@ -15,7 +15,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 
 /** What a log's channels give to judge a run by: the cores that count, the room, the load. */
-final class RunChannels {
+public final class RunChannels {
   /** A core that lost more of its readings under load does not count; nor does such a run. */
   static final double MOST_LOST = 0.5;
 
@@ -26,7 +26,14 @@ final class RunChannels {
   private final List<String> remarks = new ArrayList<>();
   private List<Channel> cores;
 
-  RunChannels(RunLog read, OptionalDouble typedRoom, Set<String> without) {
+  /**
+   * The channels of a log.
+   *
+   * @param read as it was read; what cannot be is taken out
+   * @param typedRoom room air for a log without one, °C
+   * @param without names of cores that do not count
+   */
+  public RunChannels(RunLog read, OptionalDouble typedRoom, Set<String> without) {
     this.log = read.believed();
     this.typedRoom = typedRoom;
     this.without = without;
@@ -41,12 +48,12 @@ final class RunChannels {
   }
 
   /** The log without what cannot be. */
-  RunLog log() {
+  public RunLog log() {
     return log;
   }
 
   /** The cores that count. */
-  List<Channel> cores() {
+  public List<Channel> cores() {
     return cores;
   }
 
@@ -77,7 +84,7 @@ final class RunChannels {
    *
    * @throws Problem {@code run.noTemperature}
    */
-  void needTemperatures() {
+  public void needTemperatures() {
     if (cores.isEmpty()) {
       throw new Problem(
           "run.noTemperature",
@@ -134,7 +141,7 @@ final class RunChannels {
   }
 
   /** Mean over the cores that have a reading, to know the load by while some may be lost. */
-  double[] rough() {
+  public double[] rough() {
     double[] sums = new double[log.size()];
     int[] counts = new int[log.size()];
     for (Channel c : cores) {
@@ -170,7 +177,7 @@ final class RunChannels {
   }
 
   /** The channel of a role, or null if there is none with a reading. */
-  double[] only(Role role) {
+  public double[] only(Role role) {
     List<Channel> found = log.with(role);
     if (found.isEmpty()) {
       return null;
@@ -199,7 +206,7 @@ final class RunChannels {
    * Room air, which changes slowly, so a gap takes the reading before it, or the first there is;
    * null without a reading.
    */
-  double[] room() {
+  public double[] room() {
     double[] values = only(Role.ROOM);
     if (values == null) {
       if (!log.with(Role.ROOM).isEmpty()) {

@@ -1,0 +1,66 @@
+package dev.ambershim.core.job;
+
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * A chip in use after the work.
+ *
+ * @param checks its dated readings, the oldest first
+ * @param events what happened to it, the oldest first
+ * @param limitCelsius what the mean of its cores should not reach; null takes the clock ladder's
+ * @param checkMonths months from one check to the next
+ */
+@RecordBuilder
+public record Care(
+    List<KeptCheck> checks, List<CareEvent> events, Double limitCelsius, Double checkMonths)
+    implements CareBuilder.With {
+  /** What has no day is refused later, not here. */
+  private static final Comparator<LocalDate> FIRST =
+      Comparator.nullsFirst(Comparator.naturalOrder());
+
+  /** Nothing yet; a check every three months is common practice. */
+  public static final Care NONE = new Care(List.of(), List.of(), null, 3.0);
+
+  /** Sorts its lists, and fills in what an older job does not say. */
+  public Care {
+    checks =
+        (checks == null ? List.<KeptCheck>of() : checks)
+            .stream().sorted(Comparator.comparing(KeptCheck::date, FIRST)).toList();
+    events =
+        (events == null ? List.<CareEvent>of() : events)
+            .stream().sorted(Comparator.comparing(CareEvent::date, FIRST)).toList();
+    checkMonths = checkMonths == null ? 3.0 : checkMonths;
+  }
+
+  /** With one more check. */
+  public Care with(KeptCheck check) {
+    List<KeptCheck> all = new ArrayList<>(checks);
+    all.add(check);
+    return withChecks(all);
+  }
+
+  /** Without the check at a place. */
+  public Care withoutCheck(int index) {
+    List<KeptCheck> all = new ArrayList<>(checks);
+    all.remove(index);
+    return withChecks(all);
+  }
+
+  /** With one more event. */
+  public Care with(CareEvent event) {
+    List<CareEvent> all = new ArrayList<>(events);
+    all.add(event);
+    return withEvents(all);
+  }
+
+  /** Without the event at a place. */
+  public Care withoutEvent(int index) {
+    List<CareEvent> all = new ArrayList<>(events);
+    all.remove(index);
+    return withEvents(all);
+  }
+}

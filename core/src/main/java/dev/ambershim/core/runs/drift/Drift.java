@@ -1,0 +1,79 @@
+package dev.ambershim.core.runs.drift;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a history says.
+ *
+ * @param trend what it does over time
+ * @param watts the power that its rises were brought to
+ * @param line the drift from the last check on; empty while all checks are of one day
+ * @param jumps sudden changes, the oldest first
+ * @param used the checks that count, the oldest first
+ * @param apart checks that do not, each with its reason
+ * @param states the states that count; more than one where the last has too few checks
+ * @param chance of a history as odd as this where nothing happens; 1 while there are too few checks
+ * @param robust what asks for no distribution, beside it; empty while there are too few checks
+ */
+public record Drift(
+    Trend trend,
+    double watts,
+    Optional<Line> line,
+    List<Jump> jumps,
+    List<Check> used,
+    List<Apart> apart,
+    List<String> states,
+    double chance,
+    Optional<Robust> robust) {
+  /** Why a check does not count. */
+  public enum Reason {
+    /** Another state has another joint. */
+    OTHER_STATE,
+    /** Its power is too far off to be brought over. */
+    OTHER_POWER,
+    /** It stands far from all others. */
+    OUTLIER
+  }
+
+  /**
+   * A check that does not count.
+   *
+   * @param check the check
+   * @param reason why
+   * @param kelvin how far off it stands, K at the reference power; 0 where that is not the reason
+   */
+  public record Apart(Check check, Reason reason, double kelvin) {}
+
+  /**
+   * The median of the slopes, and the test of ranks.
+   *
+   * @param perYear Theil and Sen's slope, K a year at the reference power
+   * @param chance Mann and Kendall's chance of such an order where there is no trend
+   */
+  public record Robust(double perYear, double chance) {}
+
+  /** Copies its lists. */
+  public Drift {
+    jumps = List.copyOf(jumps);
+    used = List.copyOf(used);
+    apart = List.copyOf(apart);
+    states = List.copyOf(states);
+  }
+
+  /** The day of the first check that counts. */
+  public LocalDate first() {
+    return used.get(0).date();
+  }
+
+  /** The day of the last check that counts. */
+  public LocalDate last() {
+    return used.get(used.size() - 1).date();
+  }
+
+  /** The checks that do not count for a reason. */
+  public List<Apart> apart(Reason reason) {
+    return apart.stream().filter(a -> a.reason() == reason).toList();
+  }
+}

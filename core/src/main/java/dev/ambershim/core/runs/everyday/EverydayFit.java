@@ -1,0 +1,195 @@
+package dev.ambershim.core.runs.everyday;
+
+import dev.ambershim.core.base.Interval;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.physics.assembly.Room;
+import dev.ambershim.core.runs.everyday.Everyday.RoomKnown;
+import dev.ambershim.core.runs.everyday.Everyday.Use;
+import dev.ambershim.core.runs.everyday.LagSearch.Reading;
+import dev.ambershim.core.runs.judging.RunChannels;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/**
+ * The resistance by the response to a power that wanders (Ljung 1999, <i>System Identification</i>,
+ * 4 and 7): the rise is the power as parts of the chip and its cooler see it that lag behind by a
+ * second, by tens and by hundreds of seconds, each times its share of the resistance, with noise
+ * that lasts from one block of seconds to the next. The lags are sought; what the log does not show
+ * of them is in the interval.
+ */
+public final class EverydayFit {
+  private static final double LEVEL = 0.95;
+  private static final double BLOCK_SECONDS = 10;
+  private static final int MOST_BLOCKS = 1500;
+  private static final int MOST_STRETCHES = 6;
+
+  /** Less tells nothing of a cooler, minutes. */
+  private static final double LEAST_MINUTES = 10;
+
+  private static final double LEAST_STRETCH_MINUTES = 4;
+
+  /** Power that moves by less is steady: watts, and as a share of its mean. */
+  private static final double LEAST_MOVED_WATTS = 4;
+
+  private static final double LEAST_MOVED_SHARE = 0.06;
+
+  /** A resistance that may be off by more is no check: common practice. */
+  private static final double MOST_HALF_SHARE = 0.06;
+
+  /** A sensor beside the intake, and cores whose own offsets stay: common practice, K. */
+  private static final double LOGGED_ROOM_KELVIN = 0.2;
+
+  /** A room that nobody read, K. */
+  private static final double GUESSED_ROOM_KELVIN = 3;
+
+  /** A chip is no sum of a few lags: leakage and fans bend it a little. Common practice. */
+  private static final double MODEL_SHARE = 0.003;
+
+  private EverydayFit() {}
+
+  /**
+   * Works logs of one state and mount out together.
+   *
+   * @param logs with their roles
+   * @param typedRoom room air for logs without a room, °C
+   * @param typedKelvin standard error of a typed room
+   * @throws Problem {@code run.noTemperature}, {@code everyday.noPower}, {@code everyday.noTime}
+   */
+  public static Everyday of(List<RunLog> logs, OptionalDouble typedRoom, double typedKelvin) {
+    List<Stretch> all = new ArrayList<>();
+    double[] roomKelvin = new double[logs.size()];
+    RoomKnown room = RoomKnown.LOGGED;
+    double block = Math.max(BLOCK_SECONDS, seconds(logs) / MOST_BLOCKS);
+    for (int l = 0; l < logs.size(); l++) {
+      RunChannels channels = new RunChannels(logs.get(l), typedRoom, Set.of());
+      channels.needTemperatures();
+      RunLog log = channels.log();
+      double[] power = channels.only(Role.POWER);
+      if (power == null) {
+        throw new Problem(
+            "everyday.noPower",
+            Place.file(log.fileName()),
+            "No column is known as the chip's power, without which ordinary use tells nothing.",
+            "Say which column it is, or log the power too.");
+      }
+      double[] logged = channels.room();
+      RoomKnown known =
+          logged != null
+              ? RoomKnown.LOGGED
+              : typedRoom.isPresent() ? RoomKnown.TYPED : RoomKnown.GUESSED;
+      room = known.compareTo(room) > 0 ? known : room;
+      double[] cores = channels.rough();
+      double[] rise = new double[cores.length];
+      for (int i = 0; i < rise.length; i++) {
+        rise[i] = cores[i] - (logged != null ? logged[i] : typedRoom.orElse(Room.USUAL_CELSIUS));
+      }
+      roomKelvin[l] =
+          Math.hypot(
+              step(channels),
+              switch (known) {
+                case LOGGED -> LOGGED_ROOM_KELVIN;
+                case TYPED -> typedKelvin;
+                case GUESSED -> GUESSED_ROOM_KELVIN;
+              });
+      if (log.size() < 2) {
+        throw new Problem(
+            "everyday.noTime",
+            Place.file(log.fileName()),
+            "One line is no log.",
+            "Log some minutes of ordinary use.");
+      }
+      all.addAll(Stretch.cut(log.seconds(), power, rise, block, l));
+    }
+    return of(all, roomKelvin, room);
+  }
+
+  /** How far rounding may shift a whole log: steps may be cut off as well as rounded. */
+  private static double step(RunChannels channels) {
+    double[] values = channels.cores().get(0).values();
+    boolean whole = true;
+    boolean any = false;
+    for (double v : values) {
+      if (!Double.isNaN(v)) {
+        whole &= v == Math.rint(v);
+        any = true;
+      }
+    }
+    return any && whole ? 1 / Math.sqrt(12) : 0;
+  }
+
+  private static double seconds(List<RunLog> logs) {
+    return logs.stream()
+        .mapToDouble(l -> l.size() == 0 ? 0 : l.seconds()[l.size() - 1] - l.seconds()[0])
+        .sum();
+  }
+
+  private static Everyday of(List<Stretch> all, double[] roomKelvin, RoomKnown room) {
+    List<Stretch> stretches =
+        all.stream()
+            .filter(s -> s.minutes() >= LEAST_STRETCH_MINUTES && s.blocks() > 3)
+            .sorted(Comparator.comparingDouble(Stretch::minutes).reversed())
+            .limit(MOST_STRETCHES)
+            .toList();
+    double minutes = stretches.stream().mapToDouble(Stretch::minutes).sum();
+    List<Stretch> seen = stretches.isEmpty() ? all : stretches;
+    double[] watts =
+        seen.stream().flatMapToDouble(s -> Arrays.stream(s.means(s.watts()))).sorted().toArray();
+    double[] rises = seen.stream().flatMapToDouble(s -> Arrays.stream(s.means(s.rise()))).toArray();
+    double mean = Arrays.stream(watts).average().orElse(Double.NaN);
+    double rise = Arrays.stream(rises).average().orElse(Double.NaN);
+    double moved =
+        watts.length == 0 ? Double.NaN : percentile(watts, 0.95) - percentile(watts, 0.05);
+    double usual = rise / mean;
+    if (minutes < LEAST_MINUTES || !(usual > 0) || !Double.isFinite(usual)) {
+      return new Everyday(
+          Double.NaN,
+          new Interval(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, LEVEL),
+          minutes < LEAST_MINUTES ? Use.TOO_SHORT : Use.TOO_WIDE,
+          moved,
+          mean,
+          minutes,
+          room);
+    }
+    double deviation =
+        Math.sqrt(Arrays.stream(watts).map(w -> (w - mean) * (w - mean)).average().orElse(0));
+    ResponseFit fit = new ResponseFit(stretches, usual, mean, deviation, roomKelvin);
+    return told(LagSearch.of(fit), moved, mean, minutes, room);
+  }
+
+  private static double percentile(double[] sorted, double share) {
+    return sorted[(int) Math.round(share * (sorted.length - 1))];
+  }
+
+  /** All readings by their weights. */
+  private static Everyday told(
+      List<Reading> readings, double moved, double mean, double minutes, RoomKnown room) {
+    double best = readings.stream().mapToDouble(Reading::logWeight).max().orElseThrow();
+    double[] weights = readings.stream().mapToDouble(r -> Math.exp(r.logWeight() - best)).toArray();
+    double all = Arrays.stream(weights).sum();
+    double value = 0;
+    for (int i = 0; i < weights.length; i++) {
+      weights[i] /= all;
+      value += weights[i] * readings.get(i).resistance();
+    }
+    double squares = 0;
+    for (int i = 0; i < weights.length; i++) {
+      Reading r = readings.get(i);
+      double off = r.resistance() - value;
+      squares += weights[i] * (r.variance() + off * off);
+    }
+    double half = Interval.normalHalf(LEVEL) * Math.hypot(Math.sqrt(squares), MODEL_SHARE * value);
+    Use use =
+        moved < Math.max(LEAST_MOVED_WATTS, LEAST_MOVED_SHARE * mean)
+            ? Use.MOVED_TOO_LITTLE
+            : half > MOST_HALF_SHARE * value ? Use.TOO_WIDE : Use.USABLE;
+    return new Everyday(
+        value, Interval.around(value, half, LEVEL), use, moved, mean, minutes, room);
+  }
+}

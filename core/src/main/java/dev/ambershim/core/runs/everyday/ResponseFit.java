@@ -1,0 +1,180 @@
+package dev.ambershim.core.runs.everyday;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+
+/**
+ * One reading of the stretches: parts of the chip that lag by given times, and noise that lasts
+ * from block to block by a given share. All else is linear, so Bayes' rule has a closed form
+ * (Bishop, <i>Pattern Recognition and Machine Learning</i>, 3.3 and 3.5).
+ */
+final class ResponseFit {
+  private static final int ROUNDS = 4;
+  private static final double LEAST_VARIANCE = 1e-6;
+
+  /** A part may carry all of the resistance or next to nothing, as a share of the whole. */
+  private static final double PART_STRAYS = 0.7;
+
+  /** The power that a part had settled to before may be off by this share of the mean. */
+  private static final double BEFORE_STRAYS = 0.4;
+
+  /** No part cools as it heats; noise may say so by this share of the whole. */
+  private static final double BELOW_NOTHING = 0.02;
+
+  private final List<Stretch> stretches;
+  private final double usual;
+  private final double meanWatts;
+  private final double powerDeviation;
+  private final double[] roomKelvin;
+
+  /** A fit: how likely, and the resistance with its variance. */
+  record Fitted(double logEvidence, double resistance, double variance) {}
+
+  /**
+   * Prepares stretches.
+   *
+   * @param usual the mean rise over the mean power, K/W
+   * @param roomKelvin standard error of each log's rise as a whole; its kind's prior
+   */
+  ResponseFit(
+      List<Stretch> stretches,
+      double usual,
+      double meanWatts,
+      double powerDeviation,
+      double[] roomKelvin) {
+    this.stretches = stretches;
+    this.usual = usual;
+    this.meanWatts = meanWatts;
+    this.powerDeviation = powerDeviation;
+    this.roomKelvin = roomKelvin.clone();
+  }
+
+  /** Fits parts of given lags, s, with noise of which a share lasts to the next block. */
+  Fitted fit(double[] lags, double lasting) {
+    int parts = lags.length;
+    int unknowns = parts + stretches.size() * parts + roomKelvin.length;
+    double[] mean = new double[unknowns];
+    double[] deviation = new double[unknowns];
+    Arrays.fill(mean, 0, parts, usual / parts);
+    Arrays.fill(deviation, 0, parts, PART_STRAYS * usual);
+    double before = usual * Math.hypot(powerDeviation, BEFORE_STRAYS * meanWatts);
+    Arrays.fill(deviation, parts, parts + stretches.size() * parts, before);
+    for (int l = 0; l < roomKelvin.length; l++) {
+      deviation[parts + stretches.size() * parts + l] = roomKelvin[l];
+    }
+    List<double[][]> rows = new ArrayList<>();
+    for (int s = 0; s < stretches.size(); s++) {
+      rows.add(rows(stretches.get(s), s, lags, unknowns));
+    }
+    return fit(rows, mean, deviation, parts, lasting);
+  }
+
+  /** The blocks of a stretch, each with its unknowns' factors and its rise behind them. */
+  private double[][] rows(Stretch stretch, int index, double[] lags, int unknowns) {
+    double[][] rows = new double[stretch.blocks()][unknowns + 1];
+    int parts = lags.length;
+    for (int k = 0; k < parts; k++) {
+      double[] seen = stretch.means(stretch.lagged(lags[k], meanWatts));
+      double[] left = stretch.means(stretch.fading(lags[k]));
+      for (int b = 0; b < rows.length; b++) {
+        rows[b][k] = seen[b];
+        rows[b][parts + index * parts + k] = left[b];
+      }
+    }
+    double[] rise = stretch.means(stretch.rise());
+    for (int b = 0; b < rows.length; b++) {
+      rows[b][parts + stretches.size() * parts + stretch.log()] = 1;
+      rows[b][unknowns] = rise[b];
+    }
+    return rows;
+  }
+
+  private Fitted fit(
+      List<double[][]> rows, double[] mean, double[] deviation, int parts, double lasting) {
+    int unknowns = mean.length;
+    double[][] sums = new double[unknowns + 1][unknowns + 1];
+    int count = 0;
+    for (double[][] stretch : rows) {
+      for (int b = 0; b < stretch.length; b++) {
+        double[] row = new double[unknowns + 1];
+        for (int j = 0; j <= unknowns; j++) {
+          row[j] =
+              b == 0
+                  ? stretch[0][j] * Math.sqrt(1 - lasting * lasting)
+                  : stretch[b][j] - lasting * stretch[b - 1][j];
+        }
+        for (int i = 0; i <= unknowns; i++) {
+          for (int j = 0; j <= i; j++) {
+            sums[i][j] += row[i] * row[j];
+          }
+        }
+        count++;
+      }
+    }
+    double variance = 0.1;
+    RealVector best = MatrixUtils.createRealVector(mean);
+    CholeskyDecomposition solved = null;
+    double squares = 0;
+    for (int round = 0; round < ROUNDS; round++) {
+      RealMatrix normal = MatrixUtils.createRealMatrix(unknowns, unknowns);
+      double[] right = new double[unknowns];
+      for (int i = 0; i < unknowns; i++) {
+        double prior = 1 / (deviation[i] * deviation[i]);
+        right[i] = sums[unknowns][i] / variance + prior * mean[i];
+        for (int j = 0; j <= i; j++) {
+          double value = sums[i][j] / variance + (i == j ? prior : 0);
+          normal.setEntry(i, j, value);
+          normal.setEntry(j, i, value);
+        }
+      }
+      solved = new CholeskyDecomposition(normal, 1e-9, 0);
+      best = solved.getSolver().solve(MatrixUtils.createRealVector(right));
+      squares = squares(sums, best);
+      if (round < ROUNDS - 1) {
+        variance = Math.max(LEAST_VARIANCE, squares / count);
+      }
+    }
+    double strayed = 0;
+    double logPrior = 0;
+    for (int i = 0; i < unknowns; i++) {
+      double z = (best.getEntry(i) - mean[i]) / deviation[i];
+      strayed += z * z;
+      logPrior += 2 * Math.log(deviation[i]);
+    }
+    double evidence =
+        -0.5
+            * (count * Math.log(variance)
+                - rows.size() * Math.log(1 - lasting * lasting)
+                + squares / variance
+                + strayed
+                + Math.log(solved.getDeterminant())
+                + logPrior);
+    double[] sum = new double[unknowns];
+    Arrays.fill(sum, 0, parts, 1);
+    RealVector whole = MatrixUtils.createRealVector(sum);
+    double resistance = whole.dotProduct(best);
+    for (int k = 0; k < parts; k++) {
+      double below = Math.min(0, best.getEntry(k)) / (BELOW_NOTHING * usual);
+      evidence -= below * below / 2;
+    }
+    return new Fitted(evidence, resistance, whole.dotProduct(solved.getSolver().solve(whole)));
+  }
+
+  /** The squares that a solution leaves. */
+  private static double squares(double[][] sums, RealVector x) {
+    int n = x.getDimension();
+    double all = sums[n][n];
+    for (int i = 0; i < n; i++) {
+      all -= 2 * x.getEntry(i) * sums[n][i];
+      for (int j = 0; j < n; j++) {
+        all += x.getEntry(i) * x.getEntry(j) * (i >= j ? sums[i][j] : sums[j][i]);
+      }
+    }
+    return Math.max(0, all);
+  }
+}

@@ -1,0 +1,129 @@
+package dev.ambershim.core.runs.everyday;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A stretch of a log without gaps: rise and power at each sample, and the blocks whose means count.
+ *
+ * @param seconds time of each sample from the stretch's first; rising
+ * @param watts power of each sample
+ * @param rise mean core over the room of each sample, K
+ * @param blockOf which block a sample belongs to
+ * @param blocks how many there are
+ * @param log which log it comes from
+ */
+record Stretch(
+    double[] seconds, double[] watts, double[] rise, int[] blockOf, int blocks, int log) {
+  /** Means over blocks of the values at the samples. */
+  double[] means(double[] values) {
+    double[] sums = new double[blocks];
+    int[] counts = new int[blocks];
+    for (int i = 0; i < values.length; i++) {
+      sums[blockOf[i]] += values[i];
+      counts[blockOf[i]]++;
+    }
+    for (int b = 0; b < blocks; b++) {
+      sums[b] /= counts[b];
+    }
+    return sums;
+  }
+
+  double minutes() {
+    return seconds[seconds.length - 1] / 60;
+  }
+
+  /**
+   * The power as a part of the chip sees it that lags behind, at every sample: exact for a power
+   * that holds its mean between two samples.
+   *
+   * @param lagSeconds its time constant
+   * @param first the power that it had settled to before
+   */
+  double[] lagged(double lagSeconds, double first) {
+    double[] seen = new double[seconds.length];
+    seen[0] = first;
+    for (int i = 1; i < seen.length; i++) {
+      double stays = Math.exp(-(seconds[i] - seconds[i - 1]) / lagSeconds);
+      seen[i] = seen[i - 1] * stays + (1 - stays) * (watts[i - 1] + watts[i]) / 2;
+    }
+    return seen;
+  }
+
+  /** What is left at every sample of a state that the stretch began with. */
+  double[] fading(double lagSeconds) {
+    double[] left = new double[seconds.length];
+    for (int i = 0; i < left.length; i++) {
+      left[i] = Math.exp(-seconds[i] / lagSeconds);
+    }
+    return left;
+  }
+
+  /**
+   * Cuts a log at its gaps.
+   *
+   * @param seconds time of each sample; read only
+   * @param watts power, not a number where missing; read only
+   * @param rise not a number where missing; read only
+   * @param blockSeconds length of a block
+   * @param log which log it is
+   */
+  static List<Stretch> cut(
+      double[] seconds, double[] watts, double[] rise, double blockSeconds, int log) {
+    List<Stretch> stretches = new ArrayList<>();
+    List<Integer> kept = new ArrayList<>();
+    double gap = longestGap(seconds);
+    for (int i = 0; i < seconds.length; i++) {
+      if (Double.isNaN(watts[i]) || Double.isNaN(rise[i])) {
+        continue;
+      }
+      if (!kept.isEmpty()) {
+        double step = seconds[i] - seconds[kept.get(kept.size() - 1)];
+        if (step > gap) {
+          stretches.add(of(seconds, watts, rise, kept, blockSeconds, log));
+          kept.clear();
+        } else if (!(step > 0)) {
+          continue;
+        }
+      }
+      kept.add(i);
+    }
+    if (!kept.isEmpty()) {
+      stretches.add(of(seconds, watts, rise, kept, blockSeconds, log));
+    }
+    return stretches;
+  }
+
+  /** A pause of some samples is no gap; the power may have done anything in a longer one. */
+  private static double longestGap(double[] seconds) {
+    double mean = (seconds[seconds.length - 1] - seconds[0]) / Math.max(1, seconds.length - 1);
+    return Math.max(20, 5 * mean);
+  }
+
+  private static Stretch of(
+      double[] seconds,
+      double[] watts,
+      double[] rise,
+      List<Integer> kept,
+      double blockSeconds,
+      int log) {
+    int n = kept.size();
+    double[] at = new double[n];
+    double[] power = new double[n];
+    double[] over = new double[n];
+    int[] block = new int[n];
+    int blocks = 0;
+    double begins = 0;
+    for (int i = 0; i < n; i++) {
+      at[i] = seconds[kept.get(i)] - seconds[kept.get(0)];
+      power[i] = watts[kept.get(i)];
+      over[i] = rise[kept.get(i)];
+      if (i == 0 || at[i] - begins >= blockSeconds) {
+        begins = at[i];
+        blocks++;
+      }
+      block[i] = blocks - 1;
+    }
+    return new Stretch(at, power, over, block, blocks, log);
+  }
+}

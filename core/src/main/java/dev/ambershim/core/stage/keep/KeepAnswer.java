@@ -1,0 +1,174 @@
+package dev.ambershim.core.stage.keep;
+
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.Care;
+import dev.ambershim.core.job.CareEvent;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.KeptCheck;
+import dev.ambershim.core.physics.ageing.Ageing;
+import dev.ambershim.core.physics.assembly.Room;
+import dev.ambershim.core.runs.drift.Check;
+import dev.ambershim.core.runs.drift.Drift;
+import dev.ambershim.core.runs.drift.DriftFit;
+import dev.ambershim.core.runs.drift.Line;
+import dev.ambershim.core.runs.drift.Scatter;
+import dev.ambershim.core.runs.drift.Trend;
+import dev.ambershim.core.stage.Drawing;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.StageAnswer;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Whether a job's chip ages, and when it is opened again.
+ *
+ * @param care its checks and events
+ * @param course what the checks say; empty while there is none
+ * @param schools ways to decide, with what they cost and gain; none while there is no course
+ * @param reasons why, and what to do
+ * @param notes what else is to be known, the schools among it
+ * @param notation how figures are written
+ */
+public record KeepAnswer(
+    Care care,
+    Optional<CourseAnswer> course,
+    List<School> schools,
+    List<String> reasons,
+    List<String> notes,
+    Notation notation)
+    implements StageAnswer {
+  private static final double PICTURE_HEIGHT = 300;
+
+  /** Copies its lists. */
+  public KeepAnswer {
+    schools = List.copyOf(schools);
+    reasons = List.copyOf(reasons);
+    notes = List.copyOf(notes);
+  }
+
+  /** The answer of a job. */
+  public static KeepAnswer of(Job job, Notation notation) {
+    Care care = job.care();
+    if (care.checks().isEmpty()) {
+      return new KeepAnswer(care, Optional.empty(), List.of(), List.of(), List.of(), notation);
+    }
+    CourseAnswer course = CourseAnswer.of(given(job), notation);
+    List<String> reasons = new ArrayList<>();
+    partThatCreeps(job, course.drift()).ifPresent(reasons::add);
+    reasons.addAll(course.reasons());
+    List<String> notes = new ArrayList<>(course.notes());
+    LocalDate due = due(care).orElseThrow();
+    notes.add("The next check is due on " + Notation.date(due) + ".");
+    List<School> schools =
+        course.ahead().isEmpty()
+            ? List.of()
+            : School.of(job, course.ahead().orElseThrow(), course.drift().last(), course.reopen());
+    schools.forEach(s -> notes.add(s.sentence(notation)));
+    return new KeepAnswer(care, Optional.of(course), schools, reasons, notes, notation);
+  }
+
+  /** When the next check is due; empty while there is none to count from. */
+  public static Optional<LocalDate> due(Care care) {
+    return care.checks().stream()
+        .map(KeptCheck::date)
+        .reduce((a, b) -> b)
+        .map(d -> d.plusDays(Math.round(care.checkMonths() * 365.25 / 12)));
+  }
+
+  private static KeepCase given(Job job) {
+    double limit =
+        Optional.ofNullable(job.care().limitCelsius()).orElse(job.ladder().limitCelsius());
+    Ageing usual = Ageing.kelvinPerYear(job.chip(), job.after(), job.coat(), job.heatWatts());
+    return new KeepCase(
+        job.care().checks().stream().map(KeptCheck::whole).toList(),
+        OptionalDouble.of(job.heatWatts()),
+        Optional.of(new Limit(limit, Room.USUAL_CELSIUS)),
+        new Scatter(Scatter.USUAL.checkKelvin(), job.remountKelvin()),
+        Optional.of(new KeepCase.Expected(usual.sharePerYear(), usual.deviation())));
+  }
+
+  /** Whether the cooler or what lies under it creeps, where the coolant was read. */
+  private static Optional<String> partThatCreeps(Job job, Drift whole) {
+    if (whole.trend() != Trend.CREEPING && whole.trend() != Trend.JUMPED) {
+      return Optional.empty();
+    }
+    List<KeptCheck> read =
+        job.care().checks().stream()
+            .filter(c -> c.coolantKelvin() != null && c.coolantKelvin() > 0)
+            .filter(c -> c.riseKelvin() > c.coolantKelvin())
+            .toList();
+    if (read.size() < DriftFit.FEWEST) {
+      return Optional.empty();
+    }
+    boolean cooler = moves(job, read.stream().map(KeptCheck::coolant).toList());
+    boolean joint = moves(job, read.stream().map(KeptCheck::overCoolant).toList());
+    return cooler == joint
+        ? Optional.empty()
+        : Optional.of(
+            cooler
+                ? "The coolant gets warmer over the room, not the cores over the coolant: look at"
+                    + " fans and fins."
+                : "The cores get hotter over the coolant, not the coolant over the room: a joint or"
+                    + " the pump.");
+  }
+
+  private static boolean moves(Job job, List<Check> checks) {
+    Trend trend =
+        DriftFit.of(
+                checks,
+                OptionalDouble.of(job.heatWatts()),
+                new Scatter(Scatter.USUAL.checkKelvin(), job.remountKelvin()))
+            .trend();
+    return trend == Trend.CREEPING || trend == Trend.JUMPED;
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.KEEP;
+  }
+
+  @Override
+  public String sentence() {
+    return course
+        .map(CourseAnswer::sentence)
+        .orElse(
+            "There is no check yet. Add a log of ordinary use or of a steady load, and another every"
+                + " few months.");
+  }
+
+  @Override
+  public Optional<Finding> finding() {
+    return course.map(CourseAnswer::told);
+  }
+
+  @Override
+  public List<Drawing> pictures() {
+    return course
+        .map(
+            c ->
+                List.of(
+                    new Drawing(
+                        "course",
+                        "Rise of the cores at your heaviest load, check by check",
+                        PICTURE_HEIGHT,
+                        (w, h) -> CoursePicture.of(c, care.events(), notation, w, h))))
+        .orElse(List.of());
+  }
+
+  /** What happened, the newest first. */
+  public List<CareEvent> events() {
+    List<CareEvent> newest = new ArrayList<>(care.events());
+    Collections.reverse(newest);
+    return newest;
+  }
+
+  /** The drift ahead, if there is one. */
+  public Optional<Line> ahead() {
+    return course.flatMap(CourseAnswer::ahead);
+  }
+}

@@ -1,0 +1,125 @@
+package dev.ambershim.core.runs.everyday;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.everyday.Everyday.RoomKnown;
+import dev.ambershim.core.runs.everyday.Everyday.Use;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.RunLog;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class EverydayFitTest {
+  private static Everyday told(RunLog... logs) {
+    return EverydayFit.of(List.of(logs), OptionalDouble.empty(), 0.3);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"25, true", "25, false", "60, true"})
+  void ordinaryUseTellsTheResistance(double minutes, boolean roomLogged) {
+    Ordinary ordinary = new Ordinary(30);
+    ordinary.minutes = minutes;
+    ordinary.roomLogged = roomLogged;
+    int tries = 40;
+    double[] off = new double[tries];
+    int held = 0;
+    int usable = 0;
+    for (int i = 0; i < tries; i++) {
+      ordinary.chip();
+      OptionalDouble typed =
+          roomLogged
+              ? OptionalDouble.empty()
+              : OptionalDouble.of(ordinary.room + 0.3 * ordinary.random.nextGaussian());
+      Everyday told = EverydayFit.of(List.of(ordinary.log()), typed, 0.3);
+      off[i] = Math.abs(told.resistance() / ordinary.resistance() - 1);
+      held += told.interval().contains(ordinary.resistance()) ? 1 : 0;
+      usable += told.usable() ? 1 : 0;
+    }
+    Arrays.sort(off);
+    assertThat(off[tries / 2]).isLessThan(0.01);
+    // 95 % less two and a half standard errors of 40 tries.
+    assertThat(held).isGreaterThanOrEqualTo((int) (tries * (0.95 - 2.5 * 0.034)));
+    assertThat(usable).isGreaterThanOrEqualTo((int) (0.9 * tries));
+  }
+
+  @Test
+  void withoutNoiseItIsNearlyExact() {
+    Ordinary ordinary = new Ordinary(31);
+    ordinary.steps = 0;
+    ordinary.noise = 0.02;
+    ordinary.minutes = 60;
+    assertThat(told(ordinary.log()).resistance())
+        .isCloseTo(ordinary.resistance(), within(0.006 * ordinary.resistance()));
+  }
+
+  @Test
+  void aSteadyLogMovedTooLittle() {
+    Ordinary ordinary = new Ordinary(32);
+    ordinary.lowWatts = 80;
+    ordinary.moves = 1;
+    Everyday told = told(ordinary.log());
+    assertThat(told.use()).isEqualTo(Use.MOVED_TOO_LITTLE);
+    assertThat(told.usable()).isFalse();
+    assertThat(told.movedWatts()).isLessThan(1.5);
+  }
+
+  @Test
+  void aShortLogIsTooShort() {
+    Ordinary ordinary = new Ordinary(33);
+    ordinary.minutes = 5;
+    assertThat(told(ordinary.log()).use()).isEqualTo(Use.TOO_SHORT);
+    assertThat(told(ordinary.log()).resistance()).isNaN();
+  }
+
+  @Test
+  void logsOfOneMountCountTogetherAndGapsAreLeftOut() {
+    Ordinary ordinary = new Ordinary(34);
+    ordinary.minutes = 30;
+    ordinary.gapAtMinute = 12;
+    RunLog log = ordinary.log();
+    Everyday first = told(log);
+    Everyday both = told(log, ordinary.log());
+    assertThat(first.minutes()).isBetween(24.0, 26.0);
+    assertThat(both.minutes()).isBetween(48.0, 52.0);
+    assertThat(both.interval().contains(ordinary.resistance())).isTrue();
+    assertThat(both.interval().width()).isLessThan(first.interval().width());
+  }
+
+  @Test
+  void withoutARoomItIsLessSure() {
+    Ordinary ordinary = new Ordinary(35);
+    String csv = ordinary.csv();
+    Everyday with = told(read(csv));
+    Everyday without = told(read(csv.replaceAll("(?m),[^,]*$", "")));
+    assertThat(with.room()).isEqualTo(RoomKnown.LOGGED);
+    assertThat(without.room()).isEqualTo(RoomKnown.GUESSED);
+    assertThat(without.interval().width()).isGreaterThan(with.interval().width());
+  }
+
+  @Test
+  void whatCannotBeReadIsSaid() {
+    assertThatThrownBy(() -> told(read("time_s,core 0\n0,50\n1,51\n2,52\n")))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("power");
+    assertThatThrownBy(() -> told(read("time_s,power_W\n0,50\n1,51\n2,52\n")))
+        .isInstanceOf(Problem.class)
+        .hasMessageContaining("core or package");
+    StringBuilder cold = new StringBuilder("time_s,core 0,power_W,room_C\n");
+    for (int i = 0; i < 1200; i++) {
+      cold.append(i).append(",15,").append(20 + i % 90).append(",22\n");
+    }
+    assertThat(told(read(cold.toString())).use()).isEqualTo(Use.TOO_WIDE);
+  }
+
+  private static RunLog read(String csv) {
+    return LogReader.read("log.csv", csv.getBytes(StandardCharsets.UTF_8));
+  }
+}

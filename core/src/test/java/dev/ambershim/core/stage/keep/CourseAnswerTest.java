@@ -1,0 +1,162 @@
+package dev.ambershim.core.stage.keep;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.ambershim.core.base.Interval;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.drift.Check;
+import dev.ambershim.core.runs.drift.Scatter;
+import dev.ambershim.core.runs.everyday.Everyday;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.IntToDoubleFunction;
+import org.junit.jupiter.api.Test;
+
+class CourseAnswerTest {
+  private static final LocalDate BEGIN = LocalDate.of(2025, 3, 1);
+  private static final double[] WOBBLE = {
+    0.2, -0.3, 0.1, 0.25, -0.15, -0.2, 0.3, -0.1, 0.05, -0.15
+  };
+
+  private static List<Check> checks(int count, int everyDays, IntToDoubleFunction rise) {
+    List<Check> checks = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      checks.add(
+          new Check(
+              BEGIN.plusDays((long) i * everyDays),
+              rise.applyAsDouble(i) + WOBBLE[i % WOBBLE.length],
+              145,
+              "after",
+              "1",
+              OptionalDouble.empty()));
+    }
+    return checks;
+  }
+
+  private static CourseAnswer told(List<Check> checks, Double limit, KeepCase.Expected expected) {
+    return CourseAnswer.of(
+        new KeepCase(
+            checks,
+            OptionalDouble.empty(),
+            Optional.ofNullable(limit).map(c -> new Limit(c, 22)),
+            Scatter.USUAL,
+            Optional.ofNullable(expected)),
+        Notation.METRIC);
+  }
+
+  @Test
+  void steady() {
+    CourseAnswer answer = told(checks(10, 45, i -> 60), 95.0, null);
+    assertThat(answer.sentence()).startsWith("It runs as on the first day: ").endsWith("at 145 W.");
+    assertThat(answer.reasons())
+        .startsWith(
+            "95.0 °C is not likely to come within 10 years.", "Opening it would gain nothing.");
+    assertThat(answer.reopen()).isEmpty();
+    assertThat(answer.finding().orElseThrow().interval().orElseThrow().contains(0)).isTrue();
+  }
+
+  @Test
+  void creeping() {
+    CourseAnswer answer = told(checks(12, 45, i -> 60 + i * 45 * 5 / 365.25), 95.0, null);
+    assertThat(answer.sentence())
+        .matches("It gets hotter by [45]\\.\\d K a year \\(.*\\) at 145 W\\.");
+    assertThat(answer.reopen()).isPresent();
+    assertThat(answer.reasons().get(0))
+        .matches("95\\.0 °C comes about \\w+ 20\\d\\d: not before .*");
+    assertThat(answer.reasons().get(1)).contains("causes before you open it");
+    CourseAnswer falling = told(checks(12, 45, i -> 60 - i * 45 * 5 / 365.25), null, null);
+    assertThat(falling.sentence()).startsWith("It gets cooler by ").doesNotContain("−");
+    assertThat(falling.reasons().get(0)).contains("Nothing needs doing");
+  }
+
+  @Test
+  void jumped() {
+    CourseAnswer answer = told(checks(10, 30, i -> i < 6 ? 60 : 65), 84.0, null);
+    assertThat(answer.sentence())
+        .matches(
+            "It got 5\\.\\d K hotter \\(.*\\) between the checks of 29 July 2025 and 28 August 2025\\.");
+    assertThat(answer.reasons().get(0)).isEqualTo("The cores stand at 84.0 °C already.");
+    assertThat(answer.notes()).anyMatch(n -> n.startsWith("Besides that, it drifts by "));
+    CourseAnswer twice = told(checks(15, 30, i -> i < 5 ? 60 : i < 10 ? 66 : 58), null, null);
+    assertThat(twice.sentence()).matches("It got [78]\\.\\d K cooler .* as well\\.");
+    assertThat(twice.notes())
+        .filteredOn(n -> n.contains("hotter") || n.contains("cooler"))
+        .hasSize(2);
+  }
+
+  @Test
+  void cannotTell() {
+    assertThat(told(checks(1, 30, i -> 60), null, null).sentence())
+        .isEqualTo("One check cannot tell whether it ages; 5 can.");
+    assertThat(told(checks(3, 30, i -> 60), null, null).sentence())
+        .isEqualTo("Too few checks to tell whether it ages: 3 so far, and 5 are needed.");
+    CourseAnswer brief = told(checks(6, 3, i -> 60), null, null);
+    assertThat(brief.sentence()).contains("cannot tell whether it ages: a drift of −");
+    assertThat(brief.reasons().get(0)).startsWith("Add a check");
+  }
+
+  @Test
+  void whatIsLeftOutIsSaid() {
+    List<Check> checks = new ArrayList<>(checks(10, 45, i -> i == 4 ? 72 : 60));
+    checks.add(new Check(BEGIN.plusDays(7), 5, 10, "after", "1", OptionalDouble.empty()));
+    checks.add(new Check(BEGIN.minusDays(9), 80, 140, "before", "1", OptionalDouble.empty()));
+    CourseAnswer answer = told(checks, null, null);
+    assertThat(answer.notes())
+        .anyMatch(n -> n.startsWith("The check of 28 August 2025 stands 1"))
+        .contains(
+            "One check does not count, as it is of other states; those had other joints.",
+            "One check does not count, as it is at a power too far from the others to be compared.");
+  }
+
+  /** Few checks of a joint that is known to creep take its prior; many outweigh it. */
+  @Test
+  void ownChecksOutweighWhatSuchJointsDo() {
+    KeepCase.Expected fast = new KeepCase.Expected(6, 1);
+    assertThat(told(checks(6, 20, i -> 60), 95.0, null).reopen()).isEmpty();
+    assertThat(told(checks(6, 20, i -> 60), 95.0, fast).reopen()).isPresent();
+    assertThat(told(checks(40, 30, i -> 60), 95.0, fast).reopen()).isEmpty();
+  }
+
+  @Test
+  void aLimitInTheRoomIsNone() {
+    assertThatThrownBy(() -> new Limit(22, 22)).isInstanceOf(Problem.class);
+    assertThatThrownBy(() -> new Limit(400, 22)).hasMessageContaining("no limit for cores");
+    assertThat(new Limit(90, 22).riseKelvin()).isEqualTo(68);
+  }
+
+  @Test
+  void ordinaryUseInWords() {
+    Everyday usable =
+        new Everyday(
+            0.4,
+            new Interval(0.396, 0.404, 0.95),
+            Everyday.Use.USABLE,
+            88,
+            60,
+            55,
+            Everyday.RoomKnown.LOGGED);
+    assertThat(EverydayWords.finding(usable, Notation.METRIC).sentence())
+        .isEqualTo("The cores stand 0.400 K/W (0.396 to 0.404) over the room.");
+    assertThat(EverydayWords.why(usable, Notation.METRIC))
+        .isEqualTo("The power moved by 88 W over 55 min, which tells the resistance to 1.0 %.");
+    Everyday brief =
+        new Everyday(
+            Double.NaN,
+            new Interval(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, 0.95),
+            Everyday.Use.TOO_SHORT,
+            3,
+            60,
+            4,
+            Everyday.RoomKnown.GUESSED);
+    assertThat(EverydayWords.finding(brief, Notation.METRIC).sentence())
+        .isEqualTo("These logs tell no resistance.");
+    assertThat(EverydayWords.why(brief, Notation.METRIC))
+        .startsWith("4 min of log are too few.")
+        .endsWith("give it.");
+  }
+}

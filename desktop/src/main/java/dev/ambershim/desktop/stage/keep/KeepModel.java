@@ -1,0 +1,156 @@
+package dev.ambershim.desktop.stage.keep;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.CareEvent;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.KeptCheck;
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.keep.CheckReading;
+import dev.ambershim.core.stage.keep.KeepAnswer;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.StageWork;
+import dev.ambershim.logbook.store.LogFiles;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.OptionalDouble;
+import java.util.regex.Pattern;
+import javafx.beans.property.ReadOnlyObjectProperty;
+
+/** What Keep says, and how checks come into the job. */
+final class KeepModel {
+  /** How the log of a conducted run after the work is called. */
+  private static final Pattern CONDUCTED = Pattern.compile("after-\\d{8}-\\d{6}.*");
+
+  private final JobModel shell;
+  private final StageWork<KeepAnswer> work;
+  private int runsBefore = -1;
+  private String jobBefore = "";
+
+  /** A model over the shell's job. */
+  KeepModel(JobModel shell) {
+    this.shell = shell;
+    work =
+        new StageWork<>(
+            shell,
+            Stage.KEEP,
+            "the course",
+            job -> {
+              Notation notation = shell.notationProperty().get();
+              return watch -> KeepAnswer.of(job, notation);
+            });
+    shell.assessmentProperty().addListener((o, was, is) -> conducted(is));
+    work.outdated();
+  }
+
+  /** The newest answer; null until there is one. */
+  ReadOnlyObjectProperty<KeepAnswer> shownProperty() {
+    return work.shownProperty();
+  }
+
+  /** A run that is conducted from here on becomes a check, apart from the proof of the work. */
+  void awaitRun() {
+    Job job = shell.jobProperty().get();
+    runsBefore = job == null ? -1 : job.runs().size();
+    jobBefore = job == null ? "" : shell.storedProperty().get().id();
+  }
+
+  private void conducted(Assessment now) {
+    if (now == null
+        || runsBefore < 0
+        || shell.storedProperty().get() == null
+        || !shell.storedProperty().get().id().equals(jobBefore)) {
+      return;
+    }
+    now.runs().stream()
+        .filter(r -> r.index() >= runsBefore && r.entry().side() == Side.AFTER)
+        .filter(r -> r.entry().state().isEmpty())
+        .filter(r -> CONDUCTED.matcher(r.entry().fileName()).matches())
+        .findFirst()
+        .ifPresent(this::takeRun);
+  }
+
+  /** One run at a time: the edit brings the next assessment, and with it the next run. */
+  private void takeRun(RunResult run) {
+    LocalDate today = today();
+    shell.edit(
+        "check of " + today,
+        job -> {
+          Job apart = job.withRun(run.index(), run.entry().inState("check of " + today));
+          return run.analysis()
+              .filter(a -> a.unfit().isEmpty() && a.hasRoom() && a.powerWatts() > 0)
+              .map(a -> CheckReading.of(run.log(), a, job.typedRoomKelvin(), today))
+              .map(check -> apart.withCare(apart.care().with(check)))
+              .orElse(apart);
+        });
+    shell.stageProperty().set(Stage.KEEP);
+  }
+
+  /** Takes logs as checks, each with its own day. */
+  void take(Path file, OptionalDouble room) {
+    Job job = shell.jobProperty().get();
+    if (job == null || shell.readOnly()) {
+      return;
+    }
+    String name = file.getFileName().toString();
+    String id = shell.storedProperty().get().id();
+    double typed = job.typedRoomKelvin();
+    shell
+        .work()
+        .submit(
+            "reading " + name,
+            progress -> {
+              RunLog log = LogReader.read(name, LogFiles.read(file), progress);
+              return CheckReading.of(log, room, typed, day(file));
+            },
+            check -> {
+              if (shell.storedProperty().get() != null
+                  && shell.storedProperty().get().id().equals(id)) {
+                add(check);
+                shell.say(
+                    name
+                        + ": a check of "
+                        + Notation.date(check.date())
+                        + " from "
+                        + check.from().words()
+                        + ".");
+              }
+            });
+  }
+
+  /** The day in the log's first lines, else the file's own. */
+  private static LocalDate day(Path file) throws IOException {
+    return CheckReading.day(LogFiles.head(file))
+        .orElse(
+            LocalDate.ofInstant(
+                Files.getLastModifiedTime(file).toInstant(), ZoneId.systemDefault()));
+  }
+
+  LocalDate today() {
+    return LocalDate.ofInstant(shell.workbench().now(), ZoneId.systemDefault());
+  }
+
+  void add(KeptCheck check) {
+    KeptCheck sound = check.checked();
+    shell.edit("check of " + sound.date(), job -> job.withCare(job.care().with(sound)));
+  }
+
+  void removeCheck(int index) {
+    shell.edit("check taken out", job -> job.withCare(job.care().withoutCheck(index)));
+  }
+
+  void add(CareEvent event) {
+    shell.edit(event.kind().words(), job -> job.withCare(job.care().with(event)));
+  }
+
+  void removeEvent(int index) {
+    shell.edit("event taken out", job -> job.withCare(job.care().withoutEvent(index)));
+  }
+}
