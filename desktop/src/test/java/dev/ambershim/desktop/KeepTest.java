@@ -17,6 +17,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Random;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -86,6 +87,38 @@ class KeepTest extends DesktopTest {
         assertThat(notes).anyMatch(n -> n.startsWith("In the state \"before\": it got hotter by "));
       }
     }
+  }
+
+  @Test
+  void remindersACertificateAndAllChips() throws IOException {
+    aJob();
+    for (int month = 1; month <= 6; month++) {
+      write("2026-0" + month + "-10", "7" + (month % 2), "150");
+    }
+    Path reminders = folder.resolve("keep.ics");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(reminders));
+    onFx(() -> node("keep-remind").requestFocus());
+    press(KeyCode.SPACE);
+    worked();
+    assertThat(Files.readString(reminders)).contains("Sedge Q4: check", "DTSTART;VALUE=DATE:2026");
+    Path certificate = folder.resolve("sale.html");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(certificate));
+    onFx(() -> node("keep-certify").requestFocus());
+    press(KeyCode.SPACE);
+    worked();
+    assertThat(Files.readString(certificate)).contains("warranty is lost", "SHA-256", answer());
+    press(KeyCode.CONTROL, KeyCode.L);
+    until("the chip is worked out", () -> model.chips().lines().size() == 1);
+    settle();
+    List<String> shown = new ArrayList<>();
+    node("jobs").lookupAll(".label").forEach(n -> shown.add(((Label) n).getText()));
+    assertThat(shown).contains("Sedge Q4", text("keep-answer"));
+    assertThat(shown)
+        .anyMatch(t -> t.startsWith("check due since ") || t.startsWith("next check "));
+    @SuppressWarnings("unchecked")
+    ComboBox<String> order = (ComboBox<String>) node("sort-jobs");
+    onFx(() -> order.getSelectionModel().selectLast());
+    press(KeyCode.ESCAPE);
   }
 
   @Test

@@ -1,23 +1,37 @@
 package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.stage.keep.ChipLine;
+import dev.ambershim.desktop.model.AllChips;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.logbook.store.JobHead;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.Locale;
+import java.util.Optional;
+import javafx.collections.MapChangeListener;
+import javafx.collections.WeakMapChangeListener;
 import javafx.collections.transformation.FilteredList;
+import javafx.collections.transformation.SortedList;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** All jobs, the last touched first, with a search; and the start of a new one. */
@@ -40,11 +54,28 @@ final class LogbookSheet {
                         head.title()
                             .toLowerCase(Locale.ROOT)
                             .contains(is.strip().toLowerCase(Locale.ROOT))));
-    ListView<JobHead> list = new ListView<>(found);
+    SortedList<JobHead> sorted = new SortedList<>(found);
+    ComboBox<String> order = new ComboBox<>();
+    order.setId("sort-jobs");
+    order.setAccessibleText("how the jobs are sorted");
+    for (Order o : Order.values()) {
+      order.getItems().add(o.words);
+    }
+    order.getSelectionModel().selectFirst();
+    order.setOnAction(
+        e ->
+            sorted.setComparator(
+                Order.values()[order.getSelectionModel().getSelectedIndex()].of(model)));
+    ListView<JobHead> list = new ListView<>(sorted);
     list.setId("jobs");
-    list.setPrefHeight(240);
+    list.setPrefHeight(300);
     list.setPlaceholder(Labels.line("No job yet. Begin one below.", "quiet"));
-    list.setCellFactory(view -> new Cell());
+    list.setCellFactory(view -> new Cell(model));
+    MapChangeListener<String, ChipLine> told = change -> list.refresh();
+    model.chips().lines().addListener(new WeakMapChangeListener<>(told));
+    // The list holds what listens for it, for as long as it is shown.
+    list.getProperties().put(AllChips.class, told);
+    model.chips().look();
     Runnable open =
         () -> {
           JobHead head = list.getSelectionModel().getSelectedItem();
@@ -80,7 +111,9 @@ final class LogbookSheet {
             go,
             Labels.line("Find hidden faults on invented chips; nothing can break.", "hint"));
     practice.setAlignment(Pos.CENTER_LEFT);
-    return new VBox(10, search, list, begin(model, close), practice, CopiesPane.row(model, close));
+    HBox top = new HBox(8, search, order);
+    HBox.setHgrow(search, Priority.ALWAYS);
+    return new VBox(10, top, list, begin(model, close), practice, CopiesPane.row(model, close));
   }
 
   private static Node begin(JobModel model, Runnable close) {
@@ -117,16 +150,83 @@ final class LogbookSheet {
         .orElseThrow();
   }
 
+  /** How the jobs are sorted. */
+  private enum Order {
+    TOUCHED("last touched first"),
+    NAME("by name"),
+    DUE("next check first");
+
+    private final String words;
+
+    Order(String words) {
+      this.words = words;
+    }
+
+    Comparator<JobHead> of(JobModel model) {
+      return switch (this) {
+        case TOUCHED -> Comparator.comparing(JobHead::touched).reversed();
+        case NAME -> Comparator.comparing(head -> head.title().toLowerCase(Locale.ROOT));
+        case DUE ->
+            Comparator.comparing(
+                head ->
+                    Optional.ofNullable(model.chips().lines().get(head.id()))
+                        .flatMap(ChipLine::due)
+                        .orElse(LocalDate.MAX));
+      };
+    }
+  }
+
+  /** A job: title, what its chip does, its course, when a check is due. */
   private static final class Cell extends ListCell<JobHead> {
+    private static final double COURSE_WIDTH = 90;
+    private static final double COURSE_HEIGHT = 30;
+
+    private final JobModel model;
+    private final Label title = Labels.line("", "strong");
+    private final Label said = Labels.line("", "quiet");
+    private final Label due = Labels.line("", "quiet");
+    private final PictureView course = new PictureView();
+    private final HBox row;
+
+    Cell(JobModel model) {
+      this.model = model;
+      VBox words = new VBox(1, title, said);
+      words.setMinWidth(0);
+      course.setPrefSize(COURSE_WIDTH, COURSE_HEIGHT);
+      course.setMinSize(COURSE_WIDTH, COURSE_HEIGHT);
+      course.setMaxSize(COURSE_WIDTH, COURSE_HEIGHT);
+      due.setMinWidth(Region.USE_PREF_SIZE);
+      row = new HBox(12, words, Labels.spring(), course, due);
+      row.setAlignment(Pos.CENTER_LEFT);
+      row.setPadding(new Insets(4, 0, 4, 0));
+      setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
+      setPrefWidth(0);
+    }
+
     @Override
     protected void updateItem(JobHead head, boolean empty) {
       super.updateItem(head, empty);
-      setText(
-          empty || head == null
-              ? ""
-              : head.title()
-                  + "   ·   "
-                  + DAY.format(head.touched().atZone(ZoneId.systemDefault())));
+      if (empty || head == null) {
+        setGraphic(null);
+        setText(null);
+        return;
+      }
+      String touched = DAY.format(head.touched().atZone(ZoneId.systemDefault()));
+      Optional<ChipLine> line = Optional.ofNullable(model.chips().lines().get(head.id()));
+      LocalDate today = LocalDate.ofInstant(model.workbench().now(), ZoneId.systemDefault());
+      title.setText(head.title());
+      said.setText(line.flatMap(ChipLine::sentence).orElse("last touched " + touched));
+      due.setText(line.map(l -> l.dueOn(today)).orElse(""));
+      due.getStyleClass().remove("warn");
+      if (line.filter(l -> l.late(today)).isPresent()) {
+        due.getStyleClass().add("warn");
+      }
+      boolean drawn = line.filter(l -> l.sentence().isPresent()).isPresent();
+      course.setVisible(drawn);
+      line.filter(l -> drawn)
+          .ifPresent(l -> course.show(l::course, model.themeProperty().get().dark()));
+      setText(head.title());
+      setGraphic(row);
     }
   }
 }

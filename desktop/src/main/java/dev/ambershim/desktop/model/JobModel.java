@@ -84,6 +84,7 @@ public final class JobModel implements AutoCloseable {
   private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
   private Assessing assessing = new Assessing();
+  private final AllChips chips = new AllChips(this);
   private final Traffic traffic = new Traffic(this);
   private final RunEdits runs = new RunEdits(this);
   private final WorkModel workbench;
@@ -519,6 +520,11 @@ public final class JobModel implements AutoCloseable {
           "Export it anew, or a shorter stretch of it.",
           fault.get());
     }
+  }
+
+  /** What each chip of the logbook does. */
+  public AllChips chips() {
+    return chips;
   }
 
   /** The job that could not be opened, or null. */

@@ -134,7 +134,7 @@ public final class Traffic {
   }
 
   /** Writes a file on the line of work, and says so. */
-  void write(String what, Path target, Runnable action) {
+  public void write(String what, Path target, Runnable action) {
     model
         .work()
         .submit(

@@ -96,6 +96,16 @@ public final class FileDialogs {
     return target("Write the schedule as a calendar", "-work.ics", "Calendar");
   }
 
+  /** Asks where to write the reminders of a chip in use as a calendar. */
+  public Optional<Path> reminderTarget() {
+    return target("Write the reminders as a calendar", "-keep.ics", "Calendar");
+  }
+
+  /** Asks where to write the certificate for a sale. */
+  public Optional<Path> certificateTarget() {
+    return target("Write the certificate (.pdf or .html)", "-certificate.pdf", "Certificate");
+  }
+
   /** Asks where to write the card for the bench. */
   public Optional<Path> cardTarget() {
     return target("Write the card for the bench (.pdf or .html)", "-card.pdf", "Card");

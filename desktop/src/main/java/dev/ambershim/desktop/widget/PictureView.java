@@ -32,6 +32,9 @@ public final class PictureView extends Region {
 
   private static final Map<Double, Font> FONTS = new HashMap<>();
 
+  /** In less room nothing can be seen. */
+  private static final double LEAST = 24;
+
   private final Canvas canvas = new Canvas();
   private BiFunction<Double, Double, Picture> source;
   private Picture picture;
@@ -97,7 +100,7 @@ public final class PictureView extends Region {
 
   /** Whether what was last asked for is painted, as far as there is room for it. */
   public boolean drawn() {
-    return source == null || picture != null || getWidth() <= 41 || getHeight() <= 41;
+    return source == null || picture != null || getWidth() <= LEAST + 1 || getHeight() <= LEAST + 1;
   }
 
   private String partAt(double x, double y) {
@@ -123,7 +126,7 @@ public final class PictureView extends Region {
     double width = Math.floor(getWidth());
     double height = Math.floor(getHeight());
     boolean resized = canvas.getWidth() != width || canvas.getHeight() != height;
-    if (source != null && width > 40 && height > 40 && (resized || picture == null)) {
+    if (source != null && width > LEAST && height > LEAST && (resized || picture == null)) {
       canvas.setWidth(width);
       canvas.setHeight(height);
       picture = source.apply(width, height);

@@ -3,23 +3,16 @@ package dev.ambershim.logbook.formats;
 import dev.ambershim.core.plan.PlanStep;
 import dev.ambershim.core.plan.Schedule;
 import dev.ambershim.core.plan.Schedule.Slot;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VAlarm;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Action;
 import net.fortuna.ical4j.model.property.Description;
-import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.Uid;
-import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
-import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 
 /**
  * A schedule as iCalendar (RFC 5545): one event for each stretch of work at the bench, which rings
@@ -39,19 +32,11 @@ public final class ScheduleCalendar {
    * @param written when it is written
    */
   public static byte[] of(Schedule schedule, String id, String title, Instant written) {
-    return calendar(schedule, plain(id), plain(title), written);
-  }
-
-  /** Text of RFC 5545 has no control characters but tab and the line ends that it escapes. */
-  private static String plain(String text) {
-    return text.replaceAll("[\\p{Cntrl}]+", " ").strip();
+    return calendar(schedule, CalendarText.plain(id), CalendarText.plain(title), written);
   }
 
   private static byte[] calendar(Schedule schedule, String id, String title, Instant written) {
-    Calendar calendar = new Calendar();
-    calendar.add(new ProdId("-//Amber Shim//schedule//EN"));
-    calendar.add(ImmutableVersion.VERSION_2_0);
-    calendar.add(ImmutableCalScale.GREGORIAN);
+    Calendar calendar = CalendarText.begin("schedule");
     int from = 0;
     List<Slot> slots = schedule.slots();
     for (int i = 1; i <= slots.size(); i++) {
@@ -68,15 +53,7 @@ public final class ScheduleCalendar {
         calendar.add(passed(slot, id, title, written));
       }
     }
-    try {
-      ByteArrayOutputStream out = new ByteArrayOutputStream();
-      // Lines may have 75 octets; the library counts signs, of which one may take three.
-      boolean plain = title.chars().allMatch(c -> c < 128);
-      new CalendarOutputter(true, plain ? 73 : 24).output(calendar, out);
-      return out.toByteArray();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return CalendarText.bytes(calendar, title);
   }
 
   private static VEvent event(Instant from, Instant to, String summary, Instant written) {

@@ -96,7 +96,7 @@ public record School(
       return begin + "no opening in five years.";
     }
     return begin
-        + (times == 1 ? "once" : times + " times")
+        + (times == 1 ? "once" : times == 2 ? "twice" : times + " times")
         + " in five years, "
         + notation.text(hours, Unit.HOUR)
         + ", "

@@ -11,6 +11,7 @@ import dev.ambershim.desktop.widget.Labels;
 import java.util.List;
 import java.util.OptionalDouble;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -58,20 +59,13 @@ final class CheckPanel extends VBox {
     watts.setOnAction(e -> type());
     FlowPane line =
         new FlowPane(
-            8,
+            14,
             6,
-            Labels.line("Day"),
-            day,
-            Labels.line("Mean of the cores"),
-            cores,
-            Labels.line("Room"),
-            room,
-            Labels.line("Coolant"),
-            coolant,
-            units,
-            Labels.line("Heat"),
-            watts,
-            Labels.line("W"),
+            named("Day", day),
+            named("Mean of the cores", cores),
+            named("Room", room),
+            named("Coolant", coolant, units),
+            named("Heat", watts, Labels.line("W")),
             add);
     line.setAlignment(Pos.CENTER_LEFT);
     getChildren()
@@ -89,6 +83,14 @@ final class CheckPanel extends VBox {
     field.setId(id);
     field.setPrefColumnCount(letters);
     return field;
+  }
+
+  /** A box with its name and unit, which stay on one line. */
+  private static HBox named(String name, Node... box) {
+    HBox row = new HBox(8, Labels.line(name));
+    row.getChildren().addAll(box);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
   }
 
   void show(Job job, Notation notation) {

@@ -14,10 +14,15 @@ import dev.ambershim.core.stage.keep.CheckReading;
 import dev.ambershim.core.stage.keep.KeepAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.StageWork;
+import dev.ambershim.logbook.formats.KeepCalendar;
+import dev.ambershim.logbook.report.Certificate;
+import dev.ambershim.logbook.report.ReportFiles;
 import dev.ambershim.logbook.store.LogFiles;
+import dev.ambershim.logbook.store.WholeFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.OptionalDouble;
@@ -131,6 +136,33 @@ final class KeepModel {
         .orElse(
             LocalDate.ofInstant(
                 Files.getLastModifiedTime(file).toInstant(), ZoneId.systemDefault()));
+  }
+
+  /** Writes the next check and the next opening as a calendar. */
+  void writeReminders(Path target) {
+    KeepAnswer now = shownProperty().get();
+    String id = shell.storedProperty().get().id();
+    String title = shell.jobProperty().get().title();
+    Instant written = shell.workbench().now();
+    shell
+        .traffic()
+        .write(
+            "reminders",
+            target,
+            () -> WholeFile.write(target, KeepCalendar.of(now, id, title, written)));
+  }
+
+  /** Writes the certificate for a sale, as PDF or HTML by the file's ending. */
+  void writeCertificate(Path target) {
+    Assessment now = shell.assessmentProperty().get();
+    Notation writing = shell.notationProperty().get();
+    String day = Notation.date(today());
+    shell
+        .traffic()
+        .write(
+            "certificate",
+            target,
+            () -> ReportFiles.write(Certificate.of(now, writing, day), target));
   }
 
   LocalDate today() {

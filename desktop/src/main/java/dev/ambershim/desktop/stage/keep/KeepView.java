@@ -43,6 +43,7 @@ public final class KeepView implements StageView {
   private final CheckPanel checks;
   private final EventPanel events;
   private final Parts parts;
+  private final Node papers;
   private final VBox node;
 
   /** A view of the model's job. */
@@ -64,6 +65,7 @@ public final class KeepView implements StageView {
                 Part.of("when", notes),
                 Part.of("checks", checks),
                 Part.of("events", events)));
+    papers = papers();
     node = new VBox(answer, buttons(), drawn, notes, checks, events, figures);
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> tell());
@@ -97,6 +99,16 @@ public final class KeepView implements StageView {
             Labels.line("or drop a log: a steady load, or an hour of ordinary use.", "hint"));
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
+  }
+
+  private Node papers() {
+    Button remind = new Button("Write reminders for your calendar");
+    remind.setId("keep-remind");
+    remind.setOnAction(e -> desk.files().reminderTarget().ifPresent(model::writeReminders));
+    Button certify = new Button("Write a certificate for a sale");
+    certify.setId("keep-certify");
+    certify.setOnAction(e -> desk.files().certificateTarget().ifPresent(model::writeCertificate));
+    return new HBox(10, remind, certify);
   }
 
   private void take(Path file) {
@@ -142,6 +154,7 @@ public final class KeepView implements StageView {
     visible(notes, !told.notes().isEmpty());
     notes.getChildren().clear();
     told.notes().forEach(n -> notes.getChildren().add(Labels.wrapped(n, "reason")));
+    notes.getChildren().add(papers);
   }
 
   private static void visible(Node node, boolean is) {
