@@ -157,6 +157,22 @@ class KeepTest extends DesktopTest {
     press(KeyCode.SPACE);
     worked();
     assertThat(job().care().events()).hasSize(1);
+    type("found-day", "2026-03-20");
+    onFx(() -> node("found-DRY").requestFocus());
+    press(KeyCode.SPACE);
+    type("found-note", "Thin at one corner.");
+    onFx(() -> node("found-add").requestFocus());
+    press(KeyCode.SPACE);
+    worked();
+    assertThat(job().care().found()).hasSize(1);
+    List<String> notes = new ArrayList<>();
+    node("keep-notes").lookupAll(".label").forEach(n -> notes.add(((Label) n).getText()));
+    assertThat(notes)
+        .contains("Opened on 20 March 2026 after 10 months: dry. Thin at one corner.")
+        .anyMatch(n -> n.startsWith("It was due: "));
+    click("found-out-0");
+    worked();
+    assertThat(job().care().found()).isEmpty();
   }
 
   @Test

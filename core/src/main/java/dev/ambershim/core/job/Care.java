@@ -11,19 +11,24 @@ import java.util.List;
  *
  * @param checks its dated readings, the oldest first
  * @param events what happened to it, the oldest first
+ * @param found what was found on opening it again, the oldest first
  * @param limitCelsius what the mean of its cores should not reach; null takes the clock ladder's
  * @param checkMonths months from one check to the next
  */
 @RecordBuilder
 public record Care(
-    List<KeptCheck> checks, List<CareEvent> events, Double limitCelsius, Double checkMonths)
+    List<KeptCheck> checks,
+    List<CareEvent> events,
+    List<Found> found,
+    Double limitCelsius,
+    Double checkMonths)
     implements CareBuilder.With {
   /** What has no day is refused later, not here. */
   private static final Comparator<LocalDate> FIRST =
       Comparator.nullsFirst(Comparator.naturalOrder());
 
   /** Nothing yet; a check every three months is common practice. */
-  public static final Care NONE = new Care(List.of(), List.of(), null, 3.0);
+  public static final Care NONE = new Care(List.of(), List.of(), List.of(), null, 3.0);
 
   /** Sorts its lists, and fills in what an older job does not say. */
   public Care {
@@ -33,6 +38,9 @@ public record Care(
     events =
         (events == null ? List.<CareEvent>of() : events)
             .stream().sorted(Comparator.comparing(CareEvent::date, FIRST)).toList();
+    found =
+        (found == null ? List.<Found>of() : found)
+            .stream().sorted(Comparator.comparing(Found::date, FIRST)).toList();
     checkMonths = checkMonths == null ? 3.0 : checkMonths;
   }
 
@@ -62,5 +70,38 @@ public record Care(
     List<CareEvent> all = new ArrayList<>(events);
     all.remove(index);
     return withEvents(all);
+  }
+
+  /** With what was found on one more opening. */
+  public Care with(Found opening) {
+    List<Found> all = new ArrayList<>(found);
+    all.add(opening);
+    return withFound(all);
+  }
+
+  /** Without the opening at a place. */
+  public Care withoutFound(int index) {
+    List<Found> all = new ArrayList<>(found);
+    all.remove(index);
+    return withFound(all);
+  }
+
+  /**
+   * When the joint was made that an opening found: the last renewal before it, else the first check
+   * of the state after the work; null where neither is known.
+   */
+  public LocalDate madeBefore(Found opening) {
+    LocalDate made = null;
+    for (CareEvent event : events) {
+      if (event.kind() == CareEvent.Kind.RENEWED && event.date().isBefore(opening.date())) {
+        made = event.date();
+      }
+    }
+    for (KeptCheck check : checks) {
+      if (made == null && check.state().isEmpty() && check.date().isBefore(opening.date())) {
+        made = check.date();
+      }
+    }
+    return made;
   }
 }

@@ -90,7 +90,8 @@ public final class JobRules {
 
   private static void care(Care care) {
     care.checks().forEach(KeptCheck::checked);
-    if (care.events().stream().anyMatch(e -> e.date() == null)) {
+    if (care.events().stream().anyMatch(e -> e.date() == null)
+        || care.found().stream().anyMatch(f -> f.date() == null)) {
       throw problem("care", "Something that happened has no day.", "Write it as 2027-02-01.");
     }
   }

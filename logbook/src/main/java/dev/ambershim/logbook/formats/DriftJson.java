@@ -26,6 +26,7 @@ public final class DriftJson {
       double falseAlarmChance,
       int checks,
       List<Apart> apart,
+      List<Mount> remounts,
       List<String> reasons,
       List<String> notes,
       FindingJson finding) {}
@@ -49,6 +50,8 @@ public final class DriftJson {
           a.reason().name().toLowerCase(Locale.ROOT).replace('_', ' '));
     }
   }
+
+  private record Mount(String date, double kelvin) {}
 
   private record Reopen(String date, String low95, JsonNode high95) {
     static Reopen of(Crossing c) {
@@ -83,6 +86,7 @@ public final class DriftJson {
             drift.chance(),
             drift.used().size(),
             drift.apart().stream().map(Apart::of).toList(),
+            drift.remounts().stream().map(r -> new Mount(r.date().toString(), r.kelvin())).toList(),
             answer.reasons(),
             answer.notes(),
             FindingJson.of(answer.told())));

@@ -1,11 +1,13 @@
 package dev.ambershim.logbook.formats;
 
 import dev.ambershim.core.runs.drift.Crossing;
+import dev.ambershim.core.runs.drift.Trend;
 import dev.ambershim.core.stage.keep.CourseAnswer;
 import dev.ambershim.core.stage.keep.KeepAnswer;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import net.fortuna.ical4j.model.Calendar;
@@ -39,6 +41,7 @@ public final class KeepCalendar {
       throw new IllegalArgumentException("no check yet");
     }
     Calendar calendar = CalendarText.begin("keep");
+    LocalDate today = LocalDate.ofInstant(written, ZoneOffset.UTC);
     String name = CalendarText.plain(title);
     String key = CalendarText.plain(id);
     calendar.add(
@@ -51,8 +54,10 @@ public final class KeepCalendar {
             written));
     answer
         .course()
+        .filter(c -> c.drift().trend() != Trend.STEADY)
         .flatMap(CourseAnswer::reopen)
         .map(Crossing::date)
+        .map(date -> date.isBefore(today) ? today : date)
         .ifPresent(
             date ->
                 calendar.add(

@@ -82,11 +82,11 @@ class CertificateTest {
     assertThat(text)
         .startsWith("BEGIN:VCALENDAR\r\n")
         .contains("SUMMARY:Sedge: check\r\n", "UID:job-1-check@amber-shim", "TRIGGER:PT9H")
-        .contains("DTSTART;VALUE=DATE:20260929")
+        .contains("DTSTART;VALUE=DATE:20260928")
         .doesNotContain("open it again");
     KeepAnswer creeping = KeepAnswer.of(kept(6), Notation.METRIC);
     assertThat(new String(KeepCalendar.of(creeping, "job-1", "Sedge", now), StandardCharsets.UTF_8))
-        .contains("SUMMARY:Sedge: open it again");
+        .contains("SUMMARY:Sedge: open it again", "DTSTART;VALUE=DATE:20270105");
     KeepAnswer none =
         KeepAnswer.of(Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "x"), Notation.METRIC);
     assertThatThrownBy(() -> KeepCalendar.of(none, "a", "b", now))

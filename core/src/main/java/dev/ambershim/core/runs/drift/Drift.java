@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param apart checks that do not, each with its reason
  * @param states the states that count; more than one where the last has too few checks
  * @param chance of a history as odd as this where nothing happens; 1 while there are too few checks
+ * @param remounts mounts that read much more or less than the one before, the oldest first
  * @param robust what asks for no distribution, beside it; empty while there are too few checks
  */
 public record Drift(
@@ -26,6 +27,7 @@ public record Drift(
     List<Apart> apart,
     List<String> states,
     double chance,
+    List<Remount> remounts,
     Optional<Robust> robust) {
   /** Why a check does not count. */
   public enum Reason {
@@ -47,6 +49,14 @@ public record Drift(
   public record Apart(Check check, Reason reason, double kelvin) {}
 
   /**
+   * A mount that reads otherwise than the one before by more than mounts do.
+   *
+   * @param date its first check
+   * @param kelvin by how much, K at the reference power; positive where it is hotter
+   */
+  public record Remount(LocalDate date, double kelvin) {}
+
+  /**
    * The median of the slopes, and the test of ranks.
    *
    * @param perYear Theil and Sen's slope, K a year at the reference power
@@ -59,6 +69,7 @@ public record Drift(
     jumps = List.copyOf(jumps);
     used = List.copyOf(used);
     apart = List.copyOf(apart);
+    remounts = List.copyOf(remounts);
     states = List.copyOf(states);
   }
 

@@ -3,8 +3,10 @@ package dev.ambershim.core.runs.drift;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.runs.drift.Drift.Apart;
 import dev.ambershim.core.runs.drift.Drift.Reason;
+import dev.ambershim.core.runs.drift.Drift.Remount;
 import dev.ambershim.core.runs.drift.Drift.Robust;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -43,6 +45,9 @@ public final class DriftFit {
   public static final double MATTERS_KELVIN_PER_YEAR = 4;
 
   private static final int MOST_JUMPS = 3;
+
+  /** So many standard deviations of a difference of mounts are no scatter. */
+  private static final double MOST_REMOUNTS = 2.5;
 
   /** By this much of a logarithm a jump must beat a slope, beyond what its many places give it. */
   private static final double CLEARLY = 1;
@@ -112,6 +117,7 @@ public final class DriftFit {
         apart,
         states,
         1,
+        List.of(),
         Optional.empty());
   }
 
@@ -129,7 +135,16 @@ public final class DriftFit {
     Optional<Line> line = model.line(true, false);
     Trend trend = trend(model, line);
     return new Drift(
-        trend, watts, line, model.jumps(), checks, apart, states, model.chance, robust(model));
+        trend,
+        watts,
+        line,
+        model.jumps(),
+        checks,
+        apart,
+        states,
+        model.chance,
+        remounts(model),
+        robust(model));
   }
 
   private static Trend trend(Model model, Optional<Line> line) {
@@ -144,6 +159,29 @@ public final class DriftFit {
             .filter(l -> Math.abs(l.perYearInterval().low()) < MATTERS_KELVIN_PER_YEAR)
             .isPresent();
     return shown ? Trend.STEADY : Trend.CANNOT_TELL;
+  }
+
+  /** Steps from mount to mount beyond what the model says and mounts scatter. */
+  private List<Remount> remounts(Model model) {
+    List<Remount> remounts = new ArrayList<>();
+    double[] off = model.offModel();
+    List<Check> checks = model.course.checks();
+    int from = 0;
+    double before = Double.NaN;
+    for (int i = 1; i <= off.length; i++) {
+      Check last = checks.get(i - 1);
+      boolean ends = i == off.length || !checks.get(i).mount().equals(last.mount());
+      boolean leaves = i < off.length && !checks.get(i).state().equals(last.state());
+      if (ends || leaves) {
+        double mean = Arrays.stream(off, from, i).average().orElseThrow();
+        if (Math.abs(mean - before) > MOST_REMOUNTS * Math.sqrt(2) * scatter.mountKelvin()) {
+          remounts.add(new Remount(checks.get(from).date(), mean - before));
+        }
+        before = leaves ? Double.NaN : mean;
+        from = i;
+      }
+    }
+    return remounts;
   }
 
   private static Optional<Robust> robust(Model model) {
@@ -232,6 +270,25 @@ public final class DriftFit {
     private double scale(Basis of) {
       double[] left = of.without(course.rises());
       return Basis.dot(left, left) / freedom(of);
+    }
+
+    /** How far each check lies over its state, the slope and the jumps; mounts stay in it. */
+    double[] offModel() {
+      double[] off = new double[course.size()];
+      Optional<Solved> solved = solve(slope);
+      for (int i = 0; i < off.length && solved.isPresent(); i++) {
+        double[] figures = solved.get().figures();
+        int open = course.open().size();
+        double told = figures[course.levelColumn(i)];
+        if (slope) {
+          told += figures[open] * course.years(i);
+        }
+        for (int k = 0; k < steps.size(); k++) {
+          told += of(steps.get(k), i) ? figures[open + (slope ? 1 : 0) + k] : 0;
+        }
+        off[i] = course.rise(i) - told;
+      }
+      return off;
     }
 
     /** The check that stands farthest from the rest, if that is no chance; else −1. */

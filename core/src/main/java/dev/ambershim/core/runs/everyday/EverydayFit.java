@@ -30,6 +30,9 @@ public final class EverydayFit {
   private static final int MOST_BLOCKS = 1500;
   private static final int MOST_STRETCHES = 6;
 
+  /** More samples tell no more of lags of seconds, and take their time. */
+  private static final int MOST_SAMPLES = 8000;
+
   /** Less tells nothing of a cooler, minutes. */
   private static final double LEAST_MINUTES = 10;
 
@@ -105,9 +108,36 @@ public final class EverydayFit {
             "One line is no log.",
             "Log some minutes of ordinary use.");
       }
-      all.addAll(Stretch.cut(log.seconds(), power, rise, block, l));
+      int together = 1 + (log.size() - 1) / (MOST_SAMPLES / logs.size() + 1);
+      all.addAll(
+          Stretch.cut(
+              means(log.seconds(), together),
+              means(power, together),
+              means(rise, together),
+              block,
+              l));
     }
     return of(all, roomKelvin, room);
+  }
+
+  /** Means of so many samples each, without those that are missing; the array itself for one. */
+  private static double[] means(double[] values, int together) {
+    if (together == 1) {
+      return values;
+    }
+    double[] means = new double[(values.length + together - 1) / together];
+    for (int m = 0; m < means.length; m++) {
+      double sum = 0;
+      int count = 0;
+      for (int i = m * together; i < Math.min(values.length, (m + 1) * together); i++) {
+        if (!Double.isNaN(values[i])) {
+          sum += values[i];
+          count++;
+        }
+      }
+      means[m] = count == 0 ? Double.NaN : sum / count;
+    }
+    return means;
   }
 
   /** How far rounding may shift a whole log: steps may be cut off as well as rounded. */

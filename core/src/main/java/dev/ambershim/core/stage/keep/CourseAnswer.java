@@ -59,7 +59,7 @@ public record CourseAnswer(
         .limit()
         .filter(l -> ahead.isPresent())
         .ifPresent(l -> reasons.add(words.limit(l, reopen)));
-    reasons.add(words.remedy());
+    reasons.add(words.remedy(reopen));
     reasons.add(words.chance());
     List<String> notes = new ArrayList<>(words.notes());
     notes.addAll(past(given, drift, notation));

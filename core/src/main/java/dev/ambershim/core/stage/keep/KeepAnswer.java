@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Care;
 import dev.ambershim.core.job.CareEvent;
+import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.physics.ageing.Ageing;
@@ -55,7 +56,7 @@ public record KeepAnswer(
   public static KeepAnswer of(Job job, Notation notation) {
     Care care = job.care();
     if (care.checks().isEmpty()) {
-      return new KeepAnswer(care, Optional.empty(), List.of(), List.of(), List.of(), notation);
+      return new KeepAnswer(care, Optional.empty(), List.of(), List.of(), found(care), notation);
     }
     CourseAnswer course = CourseAnswer.of(given(job), notation);
     List<String> reasons = new ArrayList<>();
@@ -69,7 +70,21 @@ public record KeepAnswer(
             ? List.of()
             : School.of(job, course.ahead().orElseThrow(), course.drift().last(), course.reopen());
     schools.forEach(s -> notes.add(s.sentence(notation)));
+    notes.addAll(found(care));
     return new KeepAnswer(care, Optional.of(course), schools, reasons, notes, notation);
+  }
+
+  /** What openings found, the newest first, with what to do about the newest. */
+  private static List<String> found(Care care) {
+    List<String> notes = new ArrayList<>();
+    for (int i = care.found().size() - 1; i >= 0; i--) {
+      Found found = care.found().get(i);
+      notes.add(KeepWords.found(found, care.madeBefore(found)));
+      if (notes.size() == 1) {
+        KeepWords.verdict(found).ifPresent(notes::add);
+      }
+    }
+    return notes;
   }
 
   /** When the next check is due; empty while there is none to count from. */

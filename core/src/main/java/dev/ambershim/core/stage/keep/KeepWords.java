@@ -3,12 +3,14 @@ package dev.ambershim.core.stage.keep;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Found;
 import dev.ambershim.core.runs.drift.Crossing;
 import dev.ambershim.core.runs.drift.Drift;
 import dev.ambershim.core.runs.drift.DriftFit;
 import dev.ambershim.core.runs.drift.Jump;
 import dev.ambershim.core.runs.drift.Line;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -146,9 +148,13 @@ final class KeepWords {
   }
 
   /** What to do about it. */
-  String remedy() {
+  String remedy(Optional<Crossing> reopen) {
+    boolean there = reopen.filter(c -> !c.date().isAfter(drift.last())).isPresent();
     return switch (drift.trend()) {
-      case STEADY -> "Opening it would gain nothing.";
+      case STEADY ->
+          there
+              ? "It does not age, so the same joint made anew would not change that; see Weigh."
+              : "Opening it would gain nothing.";
       case CREEPING ->
           drift.line().orElseThrow().perYear() > 0
               ? "Clean fans and fins first, then check again; ask for the causes before you open it."
@@ -170,6 +176,42 @@ final class KeepWords {
 
   private static String percent(double share) {
     return share < 0.01 ? "under 1 % of histories" : Math.round(100 * share) + " % of histories";
+  }
+
+  /** What an opening found, and after how long. */
+  static String found(Found found, LocalDate made) {
+    long months = made == null ? 0 : ChronoUnit.MONTHS.between(made, found.date());
+    String after =
+        made == null
+            ? ""
+            : " after "
+                + (months == 1 ? "a month" : months < 1 ? "some weeks" : months + " months");
+    String looks =
+        found.looks().isEmpty()
+            ? "nothing written down"
+            : found.looks().stream().map(Found.Look::words).collect(Collectors.joining(", "));
+    return "Opened on "
+        + Notation.date(found.date())
+        + after
+        + ": "
+        + looks
+        + "."
+        + (found.note().isEmpty() ? "" : " " + found.note());
+  }
+
+  /** What to do about what was found, if anything. */
+  static Optional<String> verdict(Found found) {
+    if (found.looks().contains(Found.Look.CRACKS)) {
+      return Optional.of("A cracked die or substrate is not to be used again; see Clean.");
+    }
+    if (found.looks().contains(Found.Look.PITS) || found.looks().contains(Found.Look.CRUST)) {
+      return Optional.of(
+          "Pits and crusts keep faces apart: note them in Clean, which says what helps.");
+    }
+    if (found.looks().contains(Found.Look.CRUMBLY) || found.looks().contains(Found.Look.DRY)) {
+      return Optional.of("It was due: a dry or crumbly joint carries less heat each month.");
+    }
+    return Optional.empty();
   }
 
   /** What a state before did; empty if it cannot be told. */
@@ -202,6 +244,15 @@ final class KeepWords {
     }
     if (!drift.jumps().isEmpty()) {
       drift.line().ifPresent(l -> notes.add("Besides that, it drifts by " + rate(l) + "."));
+    }
+    for (Drift.Remount r : drift.remounts()) {
+      notes.add(
+          "The mount of "
+              + Notation.date(r.date())
+              + " reads "
+              + notation.text(Math.abs(r.kelvin()), Unit.KELVIN)
+              + (r.kelvin() > 0 ? " more" : " less")
+              + " than the one before. That is a matter of mounting, not of age.");
     }
     for (Drift.Apart a : drift.apart(Drift.Reason.OUTLIER)) {
       notes.add(

@@ -232,6 +232,25 @@ class DriftFitTest {
     }
     assertThat(Histories.fit(checks).jumps()).isEmpty();
     assertThat(Histories.fit(checks).trend()).isEqualTo(Trend.STEADY);
+    assertThat(Histories.fit(checks).remounts()).isEmpty();
+    // A mount that is worse by far is told as such, and still no jump.
+    List<Check> worse =
+        checks.stream()
+            .map(
+                c ->
+                    new Check(
+                        c.date(),
+                        c.riseKelvin() + (c.mount().equals("2") ? 4 : 0),
+                        c.watts(),
+                        c.state(),
+                        c.mount(),
+                        c.errorKelvin()))
+            .toList();
+    Drift drift = Histories.fit(worse);
+    assertThat(drift.jumps()).isEmpty();
+    assertThat(drift.remounts()).hasSize(1);
+    assertThat(drift.remounts().get(0).date()).isEqualTo(checks.get(7).date());
+    assertThat(drift.remounts().get(0).kelvin()).isCloseTo(5, within(0.3));
   }
 
   @Test

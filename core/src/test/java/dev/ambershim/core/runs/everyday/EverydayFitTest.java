@@ -93,6 +93,18 @@ class EverydayFitTest {
     assertThat(both.interval().width()).isLessThan(first.interval().width());
   }
 
+  /** Ten samples a second tell what a few a second tell, and must not take their time. */
+  @Test
+  void aDenseLogIsTakenTogether() {
+    Ordinary ordinary = new Ordinary(36);
+    ordinary.everySeconds = 0.1;
+    ordinary.minutes = 40;
+    RunLog log = ordinary.log();
+    assertThat(log.size()).isGreaterThan(20_000);
+    assertThat(told(log).interval().contains(ordinary.resistance())).isTrue();
+    assertThat(told(log).usable()).isTrue();
+  }
+
   @Test
   void withoutARoomItIsLessSure() {
     Ordinary ordinary = new Ordinary(35);

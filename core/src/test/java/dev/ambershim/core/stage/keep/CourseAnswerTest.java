@@ -57,6 +57,10 @@ class CourseAnswerTest {
         .startsWith(
             "95.0 °C is not likely to come within 10 years.", "Opening it would gain nothing.");
     assertThat(answer.reopen()).isEmpty();
+    assertThat(told(checks(10, 45, i -> 60), 80.0, null).reasons())
+        .startsWith(
+            "The cores stand at 80.0 °C already.",
+            "It does not age, so the same joint made anew would not change that; see Weigh.");
     assertThat(answer.finding().orElseThrow().interval().orElseThrow().contains(0)).isTrue();
   }
 

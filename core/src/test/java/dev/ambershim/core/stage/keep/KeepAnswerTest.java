@@ -8,6 +8,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Care;
 import dev.ambershim.core.job.CareEvent;
+import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.KeptCheck;
@@ -145,6 +146,36 @@ class KeepAnswerTest {
         assertThat(box.x()).isBetween(0.0, 640.0);
         assertThat(box.y()).isBetween(0.0, 300.0);
       }
+    }
+  }
+
+  @Test
+  void whatWasFoundIsTold() {
+    Care care =
+        kept(6, 0, 0)
+            .care()
+            .with(new CareEvent(BEGIN.plusDays(100), CareEvent.Kind.RENEWED, ""))
+            .with(
+                new Found(
+                    BEGIN.plusDays(700),
+                    List.of(Found.Look.CRACKS, Found.Look.DULL, Found.Look.DULL),
+                    ""))
+            .with(new Found(BEGIN.plusDays(90), List.of(Found.Look.WET), "Bright."));
+    List<String> notes = KeepAnswer.of(JOB.withCare(care), Notation.METRIC).notes();
+    assertThat(notes)
+        .containsSubsequence(
+            "Opened on 11 December 2026 after 19 months: dull, cracks.",
+            "A cracked die or substrate is not to be used again; see Clean.",
+            "Opened on 10 April 2025 after 3 months: wet and bright. Bright.");
+    assertThat(KeepAnswer.of(JOB.withCare(care.withChecks(List.of())), Notation.METRIC).notes())
+        .hasSize(3);
+    assertThat(care.withoutFound(0).found()).hasSize(1);
+    for (Found.Look look : Found.Look.values()) {
+      boolean bad = look.compareTo(Found.Look.DRY) >= 0;
+      boolean told = look != Found.Look.BEAD && look != Found.Look.STAIN && bad;
+      assertThat(KeepWords.verdict(new Found(BEGIN, List.of(look), "")).isPresent())
+          .as(look.words())
+          .isEqualTo(told);
     }
   }
 

@@ -2,6 +2,7 @@ package dev.ambershim.desktop.stage.keep;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.CareEvent;
+import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.job.RunResult;
@@ -180,6 +181,14 @@ final class KeepModel {
 
   void add(CareEvent event) {
     shell.edit(event.kind().words(), job -> job.withCare(job.care().with(event)));
+  }
+
+  void add(Found found) {
+    shell.edit("opening of " + found.date(), job -> job.withCare(job.care().with(found)));
+  }
+
+  void removeFound(int index) {
+    shell.edit("opening taken out", job -> job.withCare(job.care().withoutFound(index)));
   }
 
   void removeEvent(int index) {

@@ -42,6 +42,7 @@ public final class KeepView implements StageView {
   private final VBox figures = new VBox(6);
   private final CheckPanel checks;
   private final EventPanel events;
+  private final FoundPanel found;
   private final Parts parts;
   private final Node papers;
   private final VBox node;
@@ -53,6 +54,7 @@ public final class KeepView implements StageView {
     model = new KeepModel(shell);
     checks = new CheckPanel(shell, model);
     events = new EventPanel(shell, model);
+    found = new FoundPanel(shell, model);
     course.setId("keep-course");
     drawn.getStyleClass().add("panel");
     notes.getStyleClass().add("panel");
@@ -62,11 +64,11 @@ public final class KeepView implements StageView {
         answer.parts(
             List.of(
                 Part.of("course", drawn),
-                Part.of("when", notes),
                 Part.of("checks", checks),
-                Part.of("events", events)));
+                Part.of("events", events),
+                Part.of("found", found)));
     papers = papers();
-    node = new VBox(answer, buttons(), drawn, notes, checks, events, figures);
+    node = new VBox(answer, buttons(), drawn, notes, checks, events, found, figures);
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> tell());
     shell.jobProperty().addListener((o, was, is) -> lists());
@@ -127,6 +129,7 @@ public final class KeepView implements StageView {
     }
     checks.show(job, shell.notationProperty().get());
     events.show(job);
+    found.show(job);
     figures.getChildren().setAll(Labels.line("What it is watched by", "strong"));
     Figures.of(job, CareFigures.CARE, Side.AFTER)
         .forEach(f -> figures.getChildren().add(new FieldRow(shell, f)));
