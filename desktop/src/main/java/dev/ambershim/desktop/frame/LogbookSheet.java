@@ -2,6 +2,7 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.stage.keep.ChipLine;
+import dev.ambershim.core.stage.keep.OwnAgeing;
 import dev.ambershim.desktop.model.AllChips;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
@@ -71,7 +72,26 @@ final class LogbookSheet {
     list.setPrefHeight(300);
     list.setPlaceholder(Labels.line("No job yet. Begin one below.", "quiet"));
     list.setCellFactory(view -> new Cell(model));
-    MapChangeListener<String, ChipLine> told = change -> list.refresh();
+    VBox aged = new VBox(2);
+    aged.setId("own-ageing");
+    Runnable age =
+        () ->
+            aged.getChildren()
+                .setAll(
+                    OwnAgeing.words(
+                            model.chips().lines().values().stream()
+                                .flatMap(line -> line.aged().stream())
+                                .toList(),
+                            model.notationProperty().get())
+                        .stream()
+                        .map(words -> Labels.wrapped(words, "hint"))
+                        .toList());
+    age.run();
+    MapChangeListener<String, ChipLine> told =
+        change -> {
+          list.refresh();
+          age.run();
+        };
     model.chips().lines().addListener(new WeakMapChangeListener<>(told));
     // The list holds what listens for it, for as long as it is shown.
     list.getProperties().put(AllChips.class, told);
@@ -113,7 +133,8 @@ final class LogbookSheet {
     practice.setAlignment(Pos.CENTER_LEFT);
     HBox top = new HBox(8, search, order);
     HBox.setHgrow(search, Priority.ALWAYS);
-    return new VBox(10, top, list, begin(model, close), practice, CopiesPane.row(model, close));
+    return new VBox(
+        10, top, list, aged, begin(model, close), practice, CopiesPane.row(model, close));
   }
 
   private static Node begin(JobModel model, Runnable close) {

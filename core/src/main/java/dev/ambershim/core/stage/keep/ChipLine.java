@@ -16,9 +16,16 @@ import java.util.Optional;
  * @param sentence what Keep says; empty while there is no check
  * @param care its checks
  * @param due the next check, if there is one to count from
+ * @param aged how its joints aged, where its checks tell
  */
-public record ChipLine(Optional<String> sentence, Care care, Optional<LocalDate> due) {
+public record ChipLine(
+    Optional<String> sentence, Care care, Optional<LocalDate> due, List<OwnAgeing.Seen> aged) {
   private static final double EDGE = 3;
+
+  /** Copies its list. */
+  public ChipLine {
+    aged = List.copyOf(aged);
+  }
 
   /** A job's line. */
   public static ChipLine of(Job job, Notation notation) {
@@ -27,7 +34,8 @@ public record ChipLine(Optional<String> sentence, Care care, Optional<LocalDate>
             ? Optional.empty()
             : Optional.of(KeepAnswer.of(job, notation).sentence()),
         job.care(),
-        KeepAnswer.due(job.care()));
+        KeepAnswer.due(job.care()),
+        OwnAgeing.of(job));
   }
 
   /** When its check is due, in words for a day; empty while there is none to count from. */

@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.picture.Mark;
 import dev.ambershim.core.picture.Picture;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -52,5 +53,44 @@ class ChipLineTest {
     assertThat(trace.ys()[0] - trace.ys()[1])
         .isCloseTo(trace.ys()[1] - trace.ys()[2], within(1e-9));
     assertThat(trace.ys()[2]).isEqualTo(3, within(1e-9));
+  }
+
+  /** Two states of a chip and another chip, each with a drift that is known. */
+  @Test
+  void ownJointsAgeByWhatIsInThem() {
+    Job first = JOB.withHeatWatts(100).withCare(Care.NONE.withChecks(both(4, 1)));
+    Job second = JOB.withHeatWatts(100).withCare(Care.NONE.withChecks(series("", 1, "2025-01-01")));
+    List<OwnAgeing.Seen> seen = new ArrayList<>(OwnAgeing.of(first));
+    assertThat(seen).hasSize(2);
+    assertThat(seen.get(0).filling()).isEqualTo(JOB.before().inner().filling());
+    assertThat(seen.get(1).filling()).isEqualTo(JOB.after().inner().filling());
+    seen.addAll(OwnAgeing.of(second));
+    List<String> words = OwnAgeing.words(seen, Notation.METRIC);
+    assertThat(words).hasSize(2);
+    assertThat(words)
+        .anyMatch(w -> w.startsWith("Your own joints of liquid metal (2): "))
+        .anyMatch(w -> w.startsWith("Your own joints of factory paste (1): "));
+    double share = seen.get(2).sharePerYear();
+    // A kelvin a year on 50 K and a bit.
+    assertThat(share).isCloseTo(1 / 51.4, within(0.004));
+    assertThat(OwnAgeing.of(JOB)).isEmpty();
+    assertThat(OwnAgeing.words(List.of(), Notation.METRIC)).isEmpty();
+  }
+
+  private static List<KeptCheck> both(double before, double after) {
+    List<KeptCheck> all = new ArrayList<>(series("before", before, "2022-01-01"));
+    all.addAll(series("", after, "2025-01-01"));
+    return all;
+  }
+
+  private static List<KeptCheck> series(String state, double perYear, String from) {
+    List<KeptCheck> checks = new ArrayList<>();
+    for (int i = 0; i < 10; i++) {
+      double rise = 50 + perYear * i * 60 / 365.25 + (i % 3 - 1) * 0.1;
+      checks.add(
+          new KeptCheck(
+              LocalDate.parse(from).plusDays(60L * i), null, "", rise, 100, null, null, state, 1));
+    }
+    return checks;
   }
 }

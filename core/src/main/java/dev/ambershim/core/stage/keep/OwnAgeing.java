@@ -1,0 +1,97 @@
+package dev.ambershim.core.stage.keep;
+
+import dev.ambershim.core.base.Interval;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.KeptCheck;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.runs.drift.Check;
+import dev.ambershim.core.runs.drift.Drift;
+import dev.ambershim.core.runs.drift.DriftFit;
+import dev.ambershim.core.runs.drift.Line;
+import dev.ambershim.core.runs.drift.Scatter;
+import dev.ambershim.core.runs.drift.Trend;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+
+/**
+ * How a person's own joints aged, by what is in them: the drift of each chip and state that tells
+ * one, as a share of its rise, taken together by their certainty (weighted mean; JCGM 100, from
+ * memory). It stands beside what is common practice.
+ */
+public final class OwnAgeing {
+  /**
+   * One joint's ageing.
+   *
+   * @param filling what is on the die: the inner joint's, or that under the plate where the lid is
+   *     off
+   * @param sharePerYear growth of the rise, as a share of it
+   * @param variance of that share
+   */
+  public record Seen(Filling filling, double sharePerYear, double variance) {}
+
+  private OwnAgeing() {}
+
+  /** What a job tells: one for each of its states that tells a drift. */
+  public static List<Seen> of(Job job) {
+    Map<String, List<Check>> states = new LinkedHashMap<>();
+    for (KeptCheck check : job.care().checks()) {
+      states.computeIfAbsent(check.state(), s -> new ArrayList<>()).add(check.whole());
+    }
+    List<Seen> seen = new ArrayList<>();
+    states.forEach(
+        (state, checks) -> {
+          Drift drift =
+              DriftFit.of(
+                  checks,
+                  OptionalDouble.of(job.heatWatts()),
+                  new Scatter(Scatter.USUAL.checkKelvin(), job.remountKelvin()));
+          boolean told = drift.trend() == Trend.STEADY || drift.trend() == Trend.CREEPING;
+          drift.line().filter(l -> told).ifPresent(l -> seen.add(seen(filling(job, state), l)));
+        });
+    return seen;
+  }
+
+  private static Seen seen(Filling filling, Line line) {
+    return new Seen(
+        filling,
+        line.perYear() / line.kelvin(),
+        line.slopeVariance() / (line.kelvin() * line.kelvin()));
+  }
+
+  private static Filling filling(Job job, String state) {
+    Build build = job.build(state.equals(Side.BEFORE.words()) ? Side.BEFORE : Side.AFTER);
+    return build.lidOn() ? build.inner().filling() : build.outer().filling();
+  }
+
+  /** A sentence for each filling, in the order of the list. */
+  public static List<String> words(List<Seen> all, Notation notation) {
+    Map<Filling, List<Seen>> by = new EnumMap<>(Filling.class);
+    all.forEach(s -> by.computeIfAbsent(s.filling(), f -> new ArrayList<>()).add(s));
+    List<String> words = new ArrayList<>();
+    by.forEach((filling, seen) -> words.add(sentence(filling, seen, notation)));
+    return words;
+  }
+
+  private static String sentence(Filling filling, List<Seen> seen, Notation notation) {
+    double weights = seen.stream().mapToDouble(s -> 1 / s.variance()).sum();
+    double mean = seen.stream().mapToDouble(s -> s.sharePerYear() / s.variance()).sum() / weights;
+    double half = Interval.normalHalf(0.95) / Math.sqrt(weights);
+    return "Your own joints of "
+        + filling.words()
+        + " ("
+        + seen.size()
+        + "): "
+        + notation.text(100 * mean, Unit.PERCENT)
+        + " of the rise more a year ("
+        + notation.range(Interval.around(100 * mean, 100 * half, 0.95), Unit.PERCENT)
+        + ").";
+  }
+}
