@@ -88,9 +88,9 @@ public final class OwnAgeing {
         + filling.words()
         + " ("
         + seen.size()
-        + "): "
+        + "): the rise grows by "
         + notation.text(100 * mean, Unit.PERCENT)
-        + " of the rise more a year ("
+        + " a year ("
         + notation.range(Interval.around(100 * mean, 100 * half, 0.95), Unit.PERCENT)
         + ").";
   }
