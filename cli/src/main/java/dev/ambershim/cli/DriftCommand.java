@@ -5,9 +5,9 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.physics.surface.ProbeTable;
+import dev.ambershim.core.runs.drift.Check;
 import dev.ambershim.core.runs.drift.History;
 import dev.ambershim.core.runs.drift.Scatter;
-import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.stage.keep.CourseAnswer;
 import dev.ambershim.core.stage.keep.KeepCase;
 import dev.ambershim.core.stage.keep.Limit;
@@ -57,7 +57,7 @@ final class DriftCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     LogInput.checkRoom("--room", room);
-    if (watts != null && !(watts >= 1 && Role.POWER.canBe(watts))) {
+    if (watts != null && !Check.canDraw(watts)) {
       throw new Problem(
           "drift.watts",
           Place.field("--watts"),

@@ -4,7 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.Care;
+import dev.ambershim.core.job.CareEvent;
+import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.KeptCheck;
+import dev.ambershim.core.job.KeptCheck.From;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
@@ -24,6 +29,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -44,8 +50,13 @@ class FuzzTest {
   private static final int INPUTS = Integer.getInteger("fuzz.inputs", 2000);
   private static final long SEED = Long.getLong("fuzz.seed", 7);
 
-  /** No input may keep a person waiting for longer; many times what a good one takes. */
+  /**
+   * No input may keep a person waiting for longer; many times what a good one takes. A machine that
+   * does something else for a while must not fail it, so only an input that is slow again counts.
+   */
   private static final double LONGEST_SECONDS = 5;
+
+  private static final int TRIES = 4;
 
   @TempDir Path folder;
 
@@ -99,9 +110,24 @@ class FuzzTest {
     return log.toString();
   }
 
+  private static Care care() {
+    LocalDate day = LocalDate.of(2026, 1, 1);
+    Care care = Care.NONE;
+    for (int i = 0; i < 6; i++) {
+      care =
+          care.with(
+              new KeptCheck(
+                  day.plusMonths(i), From.EVERYDAY, "a.csv", 52.5 + i, 160, 0.3, 9.0, "", 1));
+    }
+    return care.with(new CareEvent(day, CareEvent.Kind.DUST, "a brush"))
+        .with(new Found(day, List.of(Found.Look.DULL), "thin"))
+        .withLimitCelsius(85.0);
+  }
+
   private static Job job() {
     return Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4")
-        .withReadings(List.of(Reading.plain("first look", 160, 80, 22)));
+        .withReadings(List.of(Reading.plain("first look", 160, 80, 22)))
+        .withCare(care());
   }
 
   private static final String STACK =
@@ -199,8 +225,20 @@ class FuzzTest {
     Files.write(file, input);
     String[] words =
         reader.words().stream().map(w -> w.isEmpty() ? file.toString() : w).toArray(String[]::new);
-    long begin = System.nanoTime();
     String what = "input " + number + " of " + String.join(" ", words);
+    double seconds = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < TRIES && seconds > LONGEST_SECONDS; i++) {
+      seconds = Math.min(seconds, run(reader, what, words, input));
+    }
+    if (seconds > longest) {
+      longest = seconds;
+      slowest = what;
+    }
+  }
+
+  /** Seconds that one run took. */
+  private double run(Reader reader, String what, String[] words, byte[] input) throws IOException {
+    long begin = System.nanoTime();
     try {
       Outcome outcome = Outcome.run(words);
       boolean fine =
@@ -214,11 +252,7 @@ class FuzzTest {
     } catch (RuntimeException | Error e) {
       keep(what + ": " + e, input);
     }
-    double seconds = (System.nanoTime() - begin) / 1e9;
-    if (seconds > longest) {
-      longest = seconds;
-      slowest = what;
-    }
+    return (System.nanoTime() - begin) / 1e9;
   }
 
   /** Inputs that went wrong are kept, so that they can be looked at. */
@@ -249,7 +283,7 @@ class FuzzTest {
       Files.write(bundle, i % 10 == 9 ? mutator.spoilt(zip) : zip);
       Path book = folder.resolve("book" + i);
       try (Logbook logbook = Logbook.open(book, Access.WRITE, Clock.systemUTC())) {
-        StoredJob stored = JobBundle.read(logbook, bundle);
+        StoredJob stored = JobBundle.read(logbook, bundle).stored();
         shown(logbook, stored, i);
         taken++;
       } catch (Problem refused) {

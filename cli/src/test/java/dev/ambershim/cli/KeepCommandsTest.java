@@ -139,7 +139,9 @@ class KeepCommandsTest {
     assertThat(node.get("movedWatts").asDouble()).isBetween(50.0, 100.0);
     assertThat(node.get("room").asText()).isEqualTo("typed");
     Outcome plain = run("everyday", ordinary("again.csv", 100), "--room", "21");
-    assertThat(plain.out()).startsWith("The cores stand 0.").contains("The power moved by");
+    assertThat(plain.out())
+        .startsWith("The resistance from the cores to the room is 0.")
+        .contains("The power moved by");
   }
 
   @Test

@@ -5,11 +5,14 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.job.KeptCheck.From;
+import dev.ambershim.core.job.PhotoPair;
+import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.JobHead;
 import dev.ambershim.logbook.store.Logbook;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,10 +22,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /** Keep in the window: the course of both demo jobs, checks by hand, by log and by a run. */
@@ -118,7 +126,70 @@ class KeepTest extends DesktopTest {
     @SuppressWarnings("unchecked")
     ComboBox<String> order = (ComboBox<String>) node("sort-jobs");
     onFx(() -> order.getSelectionModel().selectLast());
+    ListView<?> jobs = (ListView<?>) node("jobs");
+    onFx(() -> ((Button) node("archive-job")).fire());
+    until("it is out of sight", () -> jobs.getItems().isEmpty());
+    onFx(() -> ((CheckBox) node("show-archived")).fire());
+    until("it is shown again", () -> jobs.getItems().size() == 1);
+    onFx(() -> jobs.getSelectionModel().selectFirst());
+    settle();
+    assertThat(((Button) node("archive-job")).getText()).isEqualTo("Bring back");
     press(KeyCode.ESCAPE);
+  }
+
+  /** A chip whose kind ages on another chip of the same person. */
+  @Test
+  void ownJointsOfOtherChipsAreReckonedWith() {
+    open();
+    for (String title : List.of("Sedge Q4", "Heron 9")) {
+      onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, title));
+      worked();
+      press(KeyCode.CONTROL, KeyCode.DIGIT0);
+      for (int month = 1; month <= 6; month++) {
+        write("2025-" + (month < 6 ? "0" : "") + 2 * month + "-10", "7" + (month % 2), "150");
+      }
+    }
+    press(KeyCode.CONTROL, KeyCode.L);
+    until("both chips are worked out", () -> model.chips().lines().size() == 2);
+    press(KeyCode.ESCAPE);
+    worked();
+    assertThat(((Button) node("keep-own")).getText())
+        .isEqualTo("Reckon with your own joints on other chips (1)");
+    onFx(() -> ((Button) node("keep-own")).fire());
+    worked();
+    assertThat(job().care().ownJoints()).hasSize(1);
+    List<String> notes = new ArrayList<>();
+    node("keep-notes").lookupAll(".label").forEach(n -> notes.add(((Label) n).getText()));
+    assertThat(notes)
+        .contains(
+            "The date reckons with 1 joint of your own on other chips, beside what is usual.");
+    onFx(() -> ((Button) node("keep-own")).fire());
+    worked();
+    assertThat(job().care().ownJoints()).isEmpty();
+  }
+
+  @Test
+  void aPhotoOfWhatWasFoundStandsBesideOneOfTheWork() throws IOException {
+    aJob();
+    Path photo = folder.resolve("found.png");
+    ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", photo.toFile());
+    when(picker.open(any(), any(), any(String[].class))).thenReturn(List.of(photo));
+    onFx(() -> ((Button) node("found-photo")).fire());
+    worked();
+    type("found-day", "2026-03-20");
+    type("found-now-width", "4000");
+    onFx(() -> ((Button) node("found-add")).fire());
+    worked();
+    assertThat(job().care().found()).isEmpty();
+    type("found-now-width", "20");
+    onFx(() -> ((Button) node("found-add")).fire());
+    worked();
+    PhotoPair pair = job().care().found().get(0).photos();
+    assertThat(pair.now().name()).isEqualTo("found.png");
+    assertThat(pair.nowMillimetres()).isEqualTo(20);
+    until(
+        "it is drawn",
+        () -> ((ImageView) node("found-pair").lookup(".image-view")).getImage() != null);
   }
 
   @Test

@@ -180,10 +180,16 @@ class PlanTest extends DesktopTest {
           ((TextField) node("pack-name")).setText("bottle");
           ((TextField) node("pack-amount")).setText("12");
           ((TextField) node("pack-until")).setText("2026-06-14");
+          ((TextField) node("pack-lot")).setText("K 07");
           ((Button) node("add-pack")).fire();
         });
     planned();
     until("it is on the shelf", () -> outlook().shelf().size() == 1);
+    settle();
+    assertThat(outlook().shelf().get(0).lot()).isEqualTo("K 07");
+    assertThat(outlook().shelf().get(0).bought()).isNotNull();
+    onFx(() -> ((Button) node("open-pack-0")).fire());
+    until("it is open", () -> outlook().shelf().get(0).opened() != null);
     settle();
     // Past its date, it does not count.
     assertThat(

@@ -12,8 +12,11 @@ import java.util.List;
  * @param checks its dated readings, the oldest first
  * @param events what happened to it, the oldest first
  * @param found what was found on opening it again, the oldest first
- * @param limitCelsius what the mean of its cores should not reach; null takes the clock ladder's
+ * @param limitCelsius what the mean of its cores should not reach; null takes what {@link
+ *     CareFigures#limitCelsius} says
  * @param checkMonths months from one check to the next
+ * @param ownJoints how the person's own joints of that filling aged on other chips, if the forecast
+ *     reckons with them
  */
 @RecordBuilder
 public record Care(
@@ -21,14 +24,15 @@ public record Care(
     List<CareEvent> events,
     List<Found> found,
     Double limitCelsius,
-    Double checkMonths)
+    Double checkMonths,
+    List<OwnJoint> ownJoints)
     implements CareBuilder.With {
   /** What has no day is refused later, not here. */
   private static final Comparator<LocalDate> FIRST =
       Comparator.nullsFirst(Comparator.naturalOrder());
 
   /** Nothing yet; a check every three months is common practice. */
-  public static final Care NONE = new Care(List.of(), List.of(), List.of(), null, 3.0);
+  public static final Care NONE = new Care(List.of(), List.of(), List.of(), null, 3.0, List.of());
 
   /** Sorts its lists, and fills in what an older job does not say. */
   public Care {
@@ -42,6 +46,7 @@ public record Care(
         (found == null ? List.<Found>of() : found)
             .stream().sorted(Comparator.comparing(Found::date, FIRST)).toList();
     checkMonths = checkMonths == null ? 3.0 : checkMonths;
+    ownJoints = ownJoints == null ? List.of() : ownJoints.stream().filter(OwnJoint::sound).toList();
   }
 
   /** With one more check. */

@@ -20,12 +20,12 @@ public final class CareFigures {
           Unit.CELSIUS,
           new Range(30, 125),
           new Range(60, 100),
-          "Mean of the cores under your heaviest load; empty takes what you allow the clock ladder.",
+          "Mean of the cores under your heaviest load; empty takes 5 K under the hottest core you allow.",
           new Section<>(j -> j, (Job j, Job other) -> other)
               .may(
                   j -> j.care().limitCelsius(),
                   (j, value) -> j.withCare(j.care().withLimitCelsius(value)),
-                  j -> j.ladder().limitCelsius()));
+                  CareFigures::usualLimit));
 
   /** From one check to the next. */
   public static final Figure MONTHS =
@@ -39,7 +39,22 @@ public final class CareFigures {
           "Often enough to see a drift before it hurts; three months are common practice.",
           SECTION.must(Care::checkMonths, Care::withCheckMonths));
 
+  /** How far the hottest core stands over the mean, K: common practice. */
+  private static final double HOTTEST_OVER_MEAN = 5;
+
   private CareFigures() {}
+
+  /**
+   * The limit that is reckoned with, °C: as typed, else by the hottest core of the clock ladder.
+   */
+  public static double limitCelsius(Job job) {
+    Double typed = job.care().limitCelsius();
+    return typed == null ? usualLimit(job) : typed;
+  }
+
+  private static double usualLimit(Job job) {
+    return Math.max(LIMIT.possible().low(), job.ladder().limitCelsius() - HOTTEST_OVER_MEAN);
+  }
 
   static List<Figure> all() {
     return List.of(LIMIT, MONTHS);

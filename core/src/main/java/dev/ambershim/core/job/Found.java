@@ -9,8 +9,9 @@ import java.util.List;
  * @param date the day
  * @param looks what was seen, in the order of the list
  * @param note free words, such as the lesson
+ * @param photos it then and now, or null
  */
-public record Found(LocalDate date, List<Look> looks, String note) {
+public record Found(LocalDate date, List<Look> looks, String note, PhotoPair photos) {
   /** What a film, a paste or the faces can look like. */
   public enum Look {
     WET("wet and bright"),
@@ -39,5 +40,11 @@ public record Found(LocalDate date, List<Look> looks, String note) {
   public Found {
     looks = looks == null ? List.of() : looks.stream().distinct().sorted().toList();
     note = note == null ? "" : note.strip();
+    photos = photos == null || photos.now() == null ? null : photos;
+  }
+
+  /** Without photos. */
+  public Found(LocalDate date, List<Look> looks, String note) {
+    this(date, looks, note, null);
   }
 }

@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.fit.ShimTerms;
 import dev.ambershim.core.physics.mounting.MountTerms;
 import dev.ambershim.core.physics.spread.PasteTerms;
 import dev.ambershim.core.physics.surface.Surfaces;
+import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.plan.Step;
 import dev.ambershim.core.plan.Terms;
 import dev.ambershim.core.plan.WorkCase;
@@ -126,6 +127,21 @@ public record Job(
         .mounting(MountTerms.usualOn(point.chip(title).seat()))
         .runs(List.of())
         .build();
+  }
+
+  /** Every photo that it names: of its steps, and of openings later. */
+  public List<Photo> photos() {
+    List<Photo> all = new ArrayList<>();
+    work.entries().forEach(e -> all.addAll(e.photos()));
+    for (Found found : care.found()) {
+      if (found.photos() != null) {
+        all.add(found.photos().now());
+        if (found.photos().then() != null) {
+          all.add(found.photos().then());
+        }
+      }
+    }
+    return all;
   }
 
   /** By what its runs are judged. */

@@ -3,7 +3,6 @@ package dev.ambershim.core.job;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.runs.drift.Check;
-import dev.ambershim.core.runs.reading.Role;
 import java.time.LocalDate;
 import java.util.OptionalDouble;
 
@@ -20,6 +19,8 @@ import java.util.OptionalDouble;
  * @param coolantKelvin the coolant over the room, or null
  * @param state the chip's state; empty for that after the work
  * @param mount from 1
+ * @param fanTurns fan speed, turns a minute, or null
+ * @param pumpTurns pump speed, turns a minute, or null
  */
 public record KeptCheck(
     LocalDate date,
@@ -30,10 +31,9 @@ public record KeptCheck(
     Double errorKelvin,
     Double coolantKelvin,
     String state,
-    Integer mount) {
-  private static final double MOST_RISE = 200;
-  private static final double LEAST_WATTS = 1;
-
+    Integer mount,
+    Double fanTurns,
+    Double pumpTurns) {
   /** What a check was read from. */
   public enum From {
     RUN("a steady run"),
@@ -50,6 +50,31 @@ public record KeptCheck(
     public String words() {
       return words;
     }
+  }
+
+  /** A check whose fan and pump are not known. */
+  public KeptCheck(
+      LocalDate date,
+      From from,
+      String source,
+      double riseKelvin,
+      double watts,
+      Double errorKelvin,
+      Double coolantKelvin,
+      String state,
+      Integer mount) {
+    this(
+        date,
+        from,
+        source,
+        riseKelvin,
+        watts,
+        errorKelvin,
+        coolantKelvin,
+        state,
+        mount,
+        null,
+        null);
   }
 
   /** Fills in what was not said. */
@@ -69,18 +94,18 @@ public record KeptCheck(
     if (date == null) {
       throw problem("date", "date", "A check has no day.", "Write it as 2027-02-01.");
     }
-    if (!(riseKelvin > 0 && riseKelvin <= MOST_RISE)) {
+    if (!Check.canRise(riseKelvin)) {
       throw problem(
           "rise",
           "rise",
           "A rise of " + riseKelvin + " K cannot be.",
           "Give the mean of the cores less the room.");
     }
-    if (!(watts >= LEAST_WATTS && Role.POWER.canBe(watts))) {
+    if (!Check.canDraw(watts)) {
       throw problem(
           "watts", "power", "A power of " + watts + " W cannot be.", "Give the chip's power.");
     }
-    if (errorKelvin != null && !(errorKelvin >= 0 && errorKelvin <= MOST_RISE)) {
+    if (errorKelvin != null && !Check.canErr(errorKelvin)) {
       throw problem(
           "error", "error", "Such an error cannot be.", "Leave it empty if you do not know it.");
     }
@@ -120,6 +145,12 @@ public record KeptCheck(
         watts,
         state,
         String.valueOf(mount),
-        errorKelvin == null ? OptionalDouble.empty() : OptionalDouble.of(errorKelvin));
+        optional(errorKelvin),
+        optional(fanTurns),
+        optional(pumpTurns));
+  }
+
+  private static OptionalDouble optional(Double value) {
+    return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
   }
 }

@@ -52,13 +52,15 @@ class CareTest {
   }
 
   @Test
-  void theLimitMayBeEmptyAndTakesTheLadders() {
+  void theLimitMayBeEmptyAndTakesFiveUnderTheLadders() {
     Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4");
     assertThat(CareFigures.LIMIT.read(job)).isNull();
-    assertThat(CareFigures.LIMIT.prompt(job, Notation.METRIC)).contains("90");
+    assertThat(CareFigures.LIMIT.prompt(job, Notation.METRIC)).contains("85");
     Job typed = CareFigures.LIMIT.write(job, 80.0, Notation.METRIC);
     assertThat(typed.care().limitCelsius()).isEqualTo(80);
     assertThat(CareFigures.LIMIT.write(typed, null, Notation.METRIC)).isEqualTo(job);
+    assertThat(CareFigures.limitCelsius(job)).isEqualTo(job.ladder().limitCelsius() - 5);
+    assertThat(CareFigures.limitCelsius(typed)).isEqualTo(80);
     assertThat(CareFigures.MONTHS.read(job)).isEqualTo(3);
   }
 }

@@ -76,13 +76,16 @@ public final class DemoWorkshop {
   /** What lies on the workshop's shelf; the syringe is past its date. */
   private static List<ShelfItem> shelf() {
     return List.of(
-        new ShelfItem("brown bottle", Supply.ALCOHOL, 250, 6, LocalDate.of(2029, 4, 1)),
+        new ShelfItem("brown bottle", Supply.ALCOHOL, 250, 6, LocalDate.of(2029, 4, 1))
+            .opened(LocalDate.of(2026, 4, 12)),
         new ShelfItem("wipes, blue box", Supply.WIPES, 100, 6, null),
         new ShelfItem("swabs", Supply.SWABS, 50, 4, null),
         new ShelfItem("gloves, size 8", Supply.GLOVES, 50, 8, LocalDate.of(2030, 1, 1)),
-        new ShelfItem("syringe of 2023", Supply.METAL, 0.6, 14, LocalDate.of(2025, 5, 31)),
+        new ShelfItem("syringe of 2023", Supply.METAL, 0.6, 14, LocalDate.of(2025, 5, 31))
+            .bought(LocalDate.of(2023, 5, 30), "A 114"),
         new ShelfItem("vice tool, 37.5 mm", Supply.TOOL, 1, 30, null),
-        new ShelfItem("grey paste", Supply.PASTE, 4, 8, LocalDate.of(2028, 2, 1)),
+        new ShelfItem("grey paste", Supply.PASTE, 4, 8, LocalDate.of(2028, 2, 1))
+            .bought(LocalDate.of(2026, 2, 3), "K 07"),
         new ShelfItem("marker", Supply.CRAYON, 1, 2, null),
         new ShelfItem("paper tape", Supply.MASKING_TAPE, 3000, 3, null));
   }

@@ -4,6 +4,7 @@ import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.stage.keep.ChipLine;
 import dev.ambershim.core.stage.keep.OwnAgeing;
 import dev.ambershim.desktop.model.AllChips;
+import dev.ambershim.desktop.model.Archived;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
@@ -15,6 +16,9 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.collections.MapChangeListener;
 import javafx.collections.WeakMapChangeListener;
 import javafx.collections.transformation.FilteredList;
@@ -23,6 +27,7 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
@@ -46,15 +51,19 @@ final class LogbookSheet {
     TextField search = new TextField();
     search.setId("search-jobs");
     search.setPromptText("Search jobs");
-    search
-        .textProperty()
-        .addListener(
-            (o, was, is) ->
-                found.setPredicate(
-                    head ->
-                        head.title()
-                            .toLowerCase(Locale.ROOT)
-                            .contains(is.strip().toLowerCase(Locale.ROOT))));
+    CheckBox away = new CheckBox("archived too");
+    away.setId("show-archived");
+    Runnable find =
+        () -> {
+          Set<String> hidden = away.isSelected() ? Set.of() : model.archived().idsProperty().get();
+          String sought = search.getText().strip().toLowerCase(Locale.ROOT);
+          found.setPredicate(
+              head ->
+                  !hidden.contains(head.id())
+                      && head.title().toLowerCase(Locale.ROOT).contains(sought));
+        };
+    search.textProperty().addListener((o, was, is) -> find.run());
+    away.setOnAction(e -> find.run());
     SortedList<JobHead> sorted = new SortedList<>(found);
     ComboBox<String> order = new ComboBox<>();
     order.setId("sort-jobs");
@@ -63,10 +72,11 @@ final class LogbookSheet {
       order.getItems().add(o.words);
     }
     order.getSelectionModel().selectFirst();
-    order.setOnAction(
-        e ->
+    Runnable sort =
+        () ->
             sorted.setComparator(
-                Order.values()[order.getSelectionModel().getSelectedIndex()].of(model)));
+                Order.values()[order.getSelectionModel().getSelectedIndex()].of(model));
+    order.setOnAction(e -> sort.run());
     ListView<JobHead> list = new ListView<>(sorted);
     list.setId("jobs");
     list.setPrefHeight(300);
@@ -89,12 +99,38 @@ final class LogbookSheet {
     age.run();
     MapChangeListener<String, ChipLine> told =
         change -> {
+          sort.run();
           list.refresh();
           age.run();
         };
     model.chips().lines().addListener(new WeakMapChangeListener<>(told));
     // The list holds what listens for it, for as long as it is shown.
     list.getProperties().put(AllChips.class, told);
+    Button archive = new Button("Archive");
+    archive.setId("archive-job");
+    Runnable offer =
+        () -> {
+          JobHead head = list.getSelectionModel().getSelectedItem();
+          archive.setDisable(head == null || model.readOnly());
+          archive.setText(put(model, head) ? "Bring back" : "Archive");
+        };
+    ChangeListener<Set<String>> archived =
+        (o, was, is) -> {
+          find.run();
+          offer.run();
+          list.refresh();
+        };
+    model.archived().idsProperty().addListener(new WeakChangeListener<>(archived));
+    list.getProperties().put(Archived.class, archived);
+    list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> offer.run());
+    archive.setOnAction(
+        e -> {
+          JobHead head = list.getSelectionModel().getSelectedItem();
+          model.archived().put(head.id(), !put(model, head));
+        });
+    find.run();
+    offer.run();
+    model.archived().look();
     model.chips().look();
     Runnable open =
         () -> {
@@ -131,10 +167,15 @@ final class LogbookSheet {
             go,
             Labels.line("Find hidden faults on invented chips; nothing can break.", "hint"));
     practice.setAlignment(Pos.CENTER_LEFT);
-    HBox top = new HBox(8, search, order);
+    HBox top = new HBox(8, search, order, away, archive);
+    top.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(search, Priority.ALWAYS);
     return new VBox(
         10, top, list, aged, begin(model, close), practice, CopiesPane.row(model, close));
+  }
+
+  private static boolean put(JobModel model, JobHead head) {
+    return head != null && model.archived().idsProperty().get().contains(head.id());
   }
 
   private static Node begin(JobModel model, Runnable close) {
@@ -205,6 +246,7 @@ final class LogbookSheet {
     private final JobModel model;
     private final Label title = Labels.line("", "strong");
     private final Label said = Labels.line("", "quiet");
+    private final Label gain = Labels.line("", "quiet");
     private final Label due = Labels.line("", "quiet");
     private final PictureView course = new PictureView();
     private final HBox row;
@@ -217,7 +259,10 @@ final class LogbookSheet {
       course.setMinSize(COURSE_WIDTH, COURSE_HEIGHT);
       course.setMaxSize(COURSE_WIDTH, COURSE_HEIGHT);
       due.setMinWidth(Region.USE_PREF_SIZE);
-      row = new HBox(12, words, Labels.spring(), course, due);
+      VBox end = new VBox(1, due, gain);
+      end.setAlignment(Pos.CENTER_RIGHT);
+      gain.setMinWidth(Region.USE_PREF_SIZE);
+      row = new HBox(12, words, Labels.spring(), course, end);
       row.setAlignment(Pos.CENTER_LEFT);
       row.setPadding(new Insets(4, 0, 4, 0));
       setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
@@ -236,7 +281,10 @@ final class LogbookSheet {
       Optional<ChipLine> line = Optional.ofNullable(model.chips().lines().get(head.id()));
       LocalDate today = LocalDate.ofInstant(model.workbench().now(), ZoneId.systemDefault());
       title.setText(head.title());
-      said.setText(line.flatMap(ChipLine::sentence).orElse("last touched " + touched));
+      said.setText(
+          (put(model, head) ? "Archived. " : "")
+              + line.flatMap(ChipLine::sentence).orElse("last touched " + touched));
+      gain.setText(line.flatMap(ChipLine::gain).orElse(""));
       due.setText(line.map(l -> l.dueOn(today)).orElse(""));
       due.getStyleClass().remove("warn");
       if (line.filter(l -> l.late(today)).isPresent()) {

@@ -85,6 +85,7 @@ public final class JobModel implements AutoCloseable {
   private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
   private Assessing assessing = new Assessing();
   private final AllChips chips = new AllChips(this);
+  private final Archived archived = new Archived(this);
   private final Traffic traffic = new Traffic(this);
   private final RunEdits runs = new RunEdits(this);
   private final WorkModel workbench;
@@ -525,6 +526,11 @@ public final class JobModel implements AutoCloseable {
   /** What each chip of the logbook does. */
   public AllChips chips() {
     return chips;
+  }
+
+  /** Which jobs are put away. */
+  public Archived archived() {
+    return archived;
   }
 
   /** The job that could not be opened, or null. */

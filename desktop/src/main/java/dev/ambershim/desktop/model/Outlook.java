@@ -15,6 +15,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -26,6 +27,7 @@ import java.util.Optional;
  * @param problem why it cannot be set in time, if so
  * @param shelf the packs on the shelf
  * @param used what all jobs have used
+ * @param users the titles of the jobs that used a pack, by its name
  * @param kit what the plan needs against the shelf
  * @param lessons mishaps of all jobs
  */
@@ -36,12 +38,14 @@ public record Outlook(
     Optional<Problem> problem,
     List<ShelfItem> shelf,
     List<Use> used,
+    Map<String, List<String>> users,
     Kit kit,
     List<Lesson> lessons) {
   /** Copies its lists. */
   public Outlook {
     shelf = List.copyOf(shelf);
     used = List.copyOf(used);
+    users = Map.copyOf(users);
     lessons = List.copyOf(lessons);
   }
 
@@ -64,7 +68,13 @@ public record Outlook(
       problem = Optional.of(p);
     }
     Kit kit = Kit.of(plan, job.work(), shelf, used, job.terms(), now.atZone(zone).toLocalDate());
-    return new Outlook(job, plan, schedule, problem, shelf, used, kit, Lesson.of(jobs));
+    return new Outlook(
+        job, plan, schedule, problem, shelf, used, Shelf.users(jobs), kit, Lesson.of(jobs));
+  }
+
+  /** The jobs that used a pack, by their titles. */
+  public List<String> users(ShelfItem item) {
+    return users.getOrDefault(item.name(), List.of());
   }
 
   /** What was learnt at a step. */

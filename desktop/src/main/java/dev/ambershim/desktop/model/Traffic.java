@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.model;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.JobMerge;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.runs.reading.Role;
@@ -21,6 +22,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 
@@ -44,7 +46,8 @@ public final class Traffic {
         () -> ReportFiles.write(now, weighed, this::photo, writing, today, target));
   }
 
-  private Optional<byte[]> photo(Photo photo) {
+  /** A photo's bytes, if it is there. Call on a line of work. */
+  public Optional<byte[]> photo(Photo photo) {
     return model.logbook().holds(photo.sha256())
         ? Optional.of(model.logbook().attachment(photo.sha256()).bytes())
         : Optional.empty();
@@ -114,6 +117,11 @@ public final class Traffic {
             done -> {});
   }
 
+  /** The roles that were said for logs of this shape. Call on a line of work. */
+  public Map<String, Role> recalled(RunLog log) {
+    return ShapeRoles.recall(model.logbook(), log);
+  }
+
   /** Where the logs of conducted runs are kept, besides being taken into their jobs. */
   public Path runsFolder() {
     return LeftRuns.folder(model.logbook());
@@ -146,7 +154,9 @@ public final class Traffic {
             done -> model.say("Written, " + what + ": " + done + "."));
   }
 
-  /** Takes a bundle in as a new job, and opens it. */
+  private record Newcomer(JobModel.Step step, Optional<JobMerge> joined) {}
+
+  /** Takes a bundle in, as a new job or into the copy of it that is here, and opens it. */
   public void readBundle(Path source) {
     if (!model.openedProperty().get()) {
       return;
@@ -155,10 +165,23 @@ public final class Traffic {
         .work()
         .submit(
             "taking in the bundle",
-            progress -> model.newcomer(JobBundle.read(model.logbook(), source)),
-            step -> {
-              model.show(step);
-              model.say("Taken in: \"" + step.stored().job().title() + "\".");
+            progress -> {
+              JobBundle.Taken taken = JobBundle.read(model.logbook(), source);
+              return new Newcomer(model.newcomer(taken.stored()), taken.joined());
+            },
+            came -> {
+              model.show(came.step());
+              String title = "\"" + came.step().stored().job().title() + "\"";
+              model.say(
+                  came.joined()
+                      .map(
+                          j ->
+                              title
+                                  + " was here already; "
+                                  + (j.added().isEmpty()
+                                      ? "nothing in the bundle is new."
+                                      : "added: " + j.words() + ". The rest stays as it was."))
+                      .orElse("Taken in: " + title + "."));
             });
   }
 }

@@ -176,6 +176,20 @@ public final class WorkModel implements AutoCloseable {
     planning.submit("", progress -> model.logbook().thumbnail(photo.sha256()), fetched);
   }
 
+  /**
+   * Fetches a photo.
+   *
+   * @param longest its longest side, pixels
+   */
+  public void photo(Photo photo, int longest, Consumer<byte[]> fetched) {
+    planning.submit(
+        "",
+        progress ->
+            Photos.scaled(
+                photo.name(), model.logbook().attachment(photo.sha256()).bytes(), longest),
+        fetched);
+  }
+
   /** A setting of the logbook that the bench remembers. */
   public void setting(String name, Consumer<String> fetched) {
     planning.submit("", progress -> model.logbook().settings().getOrDefault(name, ""), fetched);

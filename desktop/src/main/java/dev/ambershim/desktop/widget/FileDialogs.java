@@ -58,6 +58,11 @@ public final class FileDialogs {
     return picker.open("Photos of this step", "Photos", "*.png", "*.jpg", "*.jpeg");
   }
 
+  /** Asks for one photo of what was found. */
+  public Optional<Path> photo() {
+    return first(picker.open("What you found", "Photos", "*.png", "*.jpg", "*.jpeg"));
+  }
+
   /** Asks for a table of rungs. */
   public Optional<Path> rungs() {
     return first(picker.open("Rungs of the clock ladder", "Tables", "*.csv"));

@@ -8,6 +8,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.JobMerge;
 import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.plan.Photo;
@@ -56,11 +57,13 @@ public final class JobBundle {
 
   private static final FileTime EPOCH = FileTime.from(Instant.parse("2000-01-01T00:00:00Z"));
 
+  private static final Pattern ID = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
+
   private JobBundle() {}
 
   /** Writes a job out of a logbook; the file appears whole or not at all. */
   public static void write(Logbook logbook, StoredJob stored, Path target) {
-    WholeFile.write(target, bytes(logbook, stored.job()));
+    WholeFile.write(target, bytes(logbook, stored));
   }
 
   /**
@@ -87,11 +90,13 @@ public final class JobBundle {
   }
 
   /** A job's bundle as bytes. */
-  static byte[] bytes(Logbook logbook, Job job) {
+  private static byte[] bytes(Logbook logbook, StoredJob stored) {
+    Job job = stored.job();
     Map<String, byte[]> files = new TreeMap<>();
     ObjectNode manifest = Json.mapper().createObjectNode();
     Set<Photo> photos = photos(job);
     manifest.put("format", photos.isEmpty() ? FORMAT : FORMAT_WITH_PHOTOS);
+    manifest.put("id", stored.id());
     ArrayNode logs = manifest.putArray("logs");
     for (RunEntry run : job.runs()) {
       String at = "logs/" + run.sha256() + ".log";
@@ -132,7 +137,7 @@ public final class JobBundle {
 
   private static Set<Photo> photos(Job job) {
     Set<Photo> all = new TreeSet<>(Comparator.comparing(Photo::sha256));
-    job.work().entries().forEach(e -> all.addAll(e.photos()));
+    all.addAll(job.photos());
     return all;
   }
 
@@ -162,11 +167,20 @@ public final class JobBundle {
   }
 
   /**
-   * Takes a bundle into a logbook as a new job. Nothing is kept unless all of it is sound.
+   * What became of a bundle.
+   *
+   * @param stored the job that it is now
+   * @param joined what it added to a job that was here already; empty if it is a new one
+   */
+  public record Taken(StoredJob stored, Optional<JobMerge> joined) {}
+
+  /**
+   * Takes a bundle into a logbook: as a new job, or into the copy of it that is there already, as
+   * an edit that can be undone. Nothing is kept unless all of it is sound.
    *
    * @throws Problem a key starting with {@code bundle.} or {@code job.}
    */
-  public static StoredJob read(Logbook logbook, Path source) {
+  public static Taken read(Logbook logbook, Path source) {
     String name = source.getFileName().toString();
     Map<String, byte[]> files;
     try {
@@ -176,7 +190,7 @@ public final class JobBundle {
     } catch (IOException e) {
       throw refused("bundle.unread", name, "It cannot be read.", e);
     }
-    checkManifest(name, files);
+    Optional<String> id = checkManifest(name, files);
     byte[] jobBytes = files.get("job.json");
     if (jobBytes == null) {
       throw refused("bundle.incomplete", name, "It holds no job.", null);
@@ -222,7 +236,31 @@ public final class JobBundle {
             }
           });
     }
-    return logbook.create(job);
+    return take(logbook, name, id, job);
+  }
+
+  /** By its id, or by all of it where an older version wrote no id. */
+  private static Taken take(Logbook logbook, String name, Optional<String> id, Job job) {
+    Optional<String> here =
+        id.isPresent()
+            ? id.filter(logbook::has)
+            : logbook.jobs().entrySet().stream()
+                .filter(e -> e.getValue().equals(job))
+                .map(Map.Entry::getKey)
+                .findFirst();
+    if (here.isEmpty()) {
+      StoredJob created = id.isPresent() ? logbook.create(id.get(), job) : logbook.create(job);
+      return new Taken(created, Optional.empty());
+    }
+    StoredJob mine = logbook.load(here.get());
+    JobMerge merge = JobMerge.of(mine.job(), job);
+    if (merge.added().isEmpty()) {
+      return new Taken(mine, Optional.of(merge));
+    }
+    JobRules.sound(merge.job());
+    return new Taken(
+        logbook.edit(mine.id(), "bundle " + name + ": " + merge.words(), merge.job()),
+        Optional.of(merge));
   }
 
   private static String hashIn(String entry) {
@@ -288,15 +326,18 @@ public final class JobBundle {
     }
   }
 
-  private static void checkManifest(String name, Map<String, byte[]> files) {
+  /** Checks the list of contents, and tells which job it is of, if it says so. */
+  private static Optional<String> checkManifest(String name, Map<String, byte[]> files) {
     byte[] bytes = files.get("bundle.json");
     if (bytes == null) {
       throw refused("bundle.foreign", name, "It is a zip file, but not a job bundle.", null);
     }
     String format;
+    String id;
     try {
       JsonNode node = Json.mapper().readTree(new String(bytes, StandardCharsets.UTF_8));
       format = node.path("format").asText("");
+      id = node.path("id").asText("");
     } catch (JsonProcessingException e) {
       throw refused("bundle.foreign", name, "Its list of contents cannot be read.", e);
     }
@@ -313,6 +354,7 @@ public final class JobBundle {
               + ".",
           "Open it with a newer Amber Shim.");
     }
+    return Optional.of(id).filter(i -> ID.matcher(i).matches());
   }
 
   static Problem refused(String key, String name, String why, Exception cause) {

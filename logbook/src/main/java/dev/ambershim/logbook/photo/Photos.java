@@ -21,7 +21,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
@@ -32,6 +34,7 @@ public final class Photos {
   /** Longest side of the small picture, pixels. */
   public static final int THUMBNAIL = 240;
 
+  private static final int GAP = 12;
   private static final long MOST_BYTES = 48L << 20;
   private static final long MOST_PIXELS = 120_000_000;
 
@@ -111,6 +114,40 @@ public final class Photos {
           "The picture in it cannot be read; it may be cut off.",
           "Take the photo again, or copy it again from the camera.",
           e);
+    }
+  }
+
+  /**
+   * Photos side by side in one picture, each of the same height.
+   *
+   * @param pngs at least one
+   * @param height pixels
+   */
+  public static byte[] beside(List<byte[]> pngs, int height) {
+    try {
+      List<BufferedImage> images = new ArrayList<>();
+      int width = -GAP;
+      for (byte[] png : pngs) {
+        BufferedImage image = ImageIO.read(new ByteArrayInputStream(png));
+        images.add(image);
+        width += GAP + Math.max(1, image.getWidth() * height / image.getHeight());
+      }
+      BufferedImage all = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+      Graphics2D g = all.createGraphics();
+      g.setRenderingHint(
+          RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+      int x = 0;
+      for (BufferedImage image : images) {
+        int w = Math.max(1, image.getWidth() * height / image.getHeight());
+        g.drawImage(image, x, 0, w, height, null);
+        x += w + GAP;
+      }
+      g.dispose();
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      ImageIO.write(all, "png", out);
+      return out.toByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 

@@ -82,7 +82,8 @@ final class Diary {
     return blocks;
   }
 
-  private static Optional<byte[]> small(Photo photo, byte[] bytes) {
+  /** A photo small enough for a page; empty if it cannot be drawn. */
+  static Optional<byte[]> small(Photo photo, byte[] bytes) {
     try {
       return Optional.of(Photos.scaled(photo.name(), bytes, PHOTO_PIXELS));
     } catch (Problem unreadable) {

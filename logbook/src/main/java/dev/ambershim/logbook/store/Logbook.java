@@ -422,9 +422,24 @@ public final class Logbook implements AutoCloseable {
   }
 
   /** Takes in a new job. */
-  public synchronized StoredJob create(Job job) {
+  public StoredJob create(Job job) {
+    return create(UUID.randomUUID().toString(), job);
+  }
+
+  /** Whether a job is kept under an id. */
+  public synchronized boolean has(String id) {
+    return jdbi.withHandle(
+        h ->
+            h.createQuery("select count(*) from job where id = ?")
+                    .bind(0, id)
+                    .mapTo(Integer.class)
+                    .one()
+                > 0);
+  }
+
+  /** Takes in a job that has an id already, as it came from another logbook. */
+  public synchronized StoredJob create(String id, Job job) {
     requireWrite();
-    String id = UUID.randomUUID().toString();
     String now = clock.instant().toString();
     jdbi.useTransaction(
         h -> {

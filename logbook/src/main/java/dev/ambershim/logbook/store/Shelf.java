@@ -9,6 +9,8 @@ import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.plan.Use;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 
 /**
  * The person's shelf: packs that all jobs draw on. It is kept as one setting of the logbook; what
@@ -68,5 +70,18 @@ public final class Shelf {
     List<Use> all = new ArrayList<>();
     jobs.forEach(job -> job.work().entries().forEach(e -> all.addAll(e.used())));
     return all;
+  }
+
+  /** The titles of the jobs that used a pack, by the pack's name. */
+  public static Map<String, List<String>> users(Iterable<Job> jobs) {
+    Map<String, List<String>> users = new TreeMap<>();
+    for (Job job : jobs) {
+      job.work().entries().stream()
+          .flatMap(e -> e.used().stream())
+          .map(Use::item)
+          .distinct()
+          .forEach(i -> users.computeIfAbsent(i, k -> new ArrayList<>()).add(job.title()));
+    }
+    return users;
   }
 }

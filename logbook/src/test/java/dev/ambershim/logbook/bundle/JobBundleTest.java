@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.Care;
+import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.plan.Flaw;
 import dev.ambershim.core.plan.Flaw.Face;
 import dev.ambershim.core.plan.Flaw.Kind;
@@ -34,6 +36,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -82,13 +85,57 @@ class JobBundleTest {
   @Test
   void outAndInAgainIsTheSameToTheByte() throws IOException {
     try (Logbook other = Fixture.open(folder.resolve("other"))) {
-      StoredJob taken = JobBundle.read(other, good);
+      StoredJob taken = JobBundle.read(other, good).stored();
       assertThat(taken.job()).isEqualTo(logbook.load(logbook.list().get(0).id()).job());
       Path again = folder.resolve("again.shimjob");
       JobBundle.write(other, taken, again);
       assertThat(Files.readAllBytes(again)).isEqualTo(Files.readAllBytes(good));
       assertThat(Files.exists(folder.resolve("again.shimjob.part"))).isFalse();
     }
+  }
+
+  /** Two of a club work on one chip: what each adds comes to the other once. */
+  @Test
+  void aBundleThatIsHereAlreadyIsJoined() {
+    StoredJob mine = logbook.load(logbook.list().get(0).id());
+    try (Logbook other = Fixture.open(folder.resolve("other"))) {
+      StoredJob theirs = JobBundle.read(other, good).stored();
+      assertThat(theirs.id()).isEqualTo(mine.id());
+      Care care = theirs.job().care().with(check("2026-04-01"));
+      Path back = folder.resolve("back.shimjob");
+      JobBundle.write(other, other.edit(theirs.id(), "check", theirs.job().withCare(care)), back);
+      Care own = mine.job().care().with(check("2026-05-01"));
+      logbook.edit(mine.id(), "check", mine.job().withCare(own).withTitle("mine"));
+      JobBundle.Taken taken = JobBundle.read(logbook, back);
+      assertThat(logbook.list()).hasSize(1);
+      assertThat(taken.joined().orElseThrow().words()).isEqualTo("1 check");
+      assertThat(taken.stored().job().title()).isEqualTo("mine");
+      assertThat(taken.stored().job().care().checks()).hasSize(2);
+      // The same bundle again adds nothing, and what it added can be undone.
+      assertThat(JobBundle.read(logbook, back).joined().orElseThrow().added()).isEmpty();
+      assertThat(logbook.undo(mine.id()).job().care().checks()).hasSize(1);
+    }
+  }
+
+  /** A bundle of an older version names no job; then all of it must be the same. */
+  @Test
+  void aBundleWithoutAnIdIsKnownByItsContent() throws IOException {
+    Map<String, byte[]> files = new LinkedHashMap<>(unzip(good));
+    String manifest = new String(files.get("bundle.json"), StandardCharsets.UTF_8);
+    files.put(
+        "bundle.json",
+        manifest.replaceAll("\\s*\"id\"[^,]*,", "").getBytes(StandardCharsets.UTF_8));
+    Path old = zip(files);
+    assertThat(JobBundle.read(logbook, old).joined()).isPresent();
+    assertThat(logbook.list()).hasSize(1);
+    StoredJob mine = logbook.load(logbook.list().get(0).id());
+    logbook.edit(mine.id(), "title", mine.job().withTitle("mine"));
+    assertThat(JobBundle.read(logbook, old).joined()).isEmpty();
+    assertThat(logbook.list()).hasSize(2);
+  }
+
+  private static KeptCheck check(String day) {
+    return new KeptCheck(LocalDate.parse(day), null, "", 50, 120, null, null, "", 1);
   }
 
   @Test
@@ -137,7 +184,7 @@ class JobBundleTest {
     assertThat(new String(files.get("bundle.json"), StandardCharsets.UTF_8))
         .contains("ambershim/bundle-2");
     try (Logbook other = Fixture.open(folder.resolve("other"))) {
-      StoredJob taken = JobBundle.read(other, bundle);
+      StoredJob taken = JobBundle.read(other, bundle).stored();
       assertThat(taken.job()).isEqualTo(stored.job());
       assertThat(other.thumbnail(hash)).isPresent();
       Path again = folder.resolve("again.shimjob");

@@ -5,14 +5,20 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Care;
+import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
+import dev.ambershim.core.job.PhotoPair;
 import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.keep.KeepAnswer;
 import dev.ambershim.logbook.formats.KeepCalendar;
 import dev.ambershim.logbook.store.Json;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -20,6 +26,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
@@ -51,7 +58,10 @@ class CertificateTest {
     Job job = kept(0);
     Report report =
         Certificate.of(
-            Assessment.of(job, Map.of(), Notation.METRIC), Notation.METRIC, "5 January 2027");
+            Assessment.of(job, Map.of(), Notation.METRIC),
+            photo -> Optional.empty(),
+            Notation.METRIC,
+            "5 January 2027");
     try (PDDocument pdf = Loader.loadPDF(PdfReport.of(report))) {
       assertThat(pdf.getNumberOfPages()).isEqualTo(1);
     }
@@ -63,9 +73,53 @@ class CertificateTest {
         HtmlReport.of(
             Certificate.of(
                 Assessment.of(job.withNotes("x"), Map.of(), Notation.METRIC),
+                photo -> Optional.empty(),
                 Notation.METRIC,
                 "5 January 2027"));
     assertThat(fingerprint(html)).isNotEqualTo(fingerprint(other)).hasSize(16);
+  }
+
+  /** With its photos side by side it is still one page. */
+  @Test
+  void photosStandOnItsPage() throws IOException {
+    Photo then = new Photo("a".repeat(64), "then.png");
+    Photo now = new Photo("b".repeat(64), "now.png");
+    Job job = kept(3);
+    job =
+        job.withCare(
+            job.care()
+                .with(
+                    new Found(
+                        LocalDate.of(2026, 9, 1),
+                        List.of(Found.Look.DRY),
+                        "",
+                        new PhotoPair(then, now, 40.0, 20.0))));
+    Report report =
+        Certificate.of(
+            Assessment.of(job, Map.of(), Notation.METRIC),
+            photo -> Optional.of(png(photo.equals(then) ? 400 : 100, 300)),
+            Notation.METRIC,
+            "5 January 2027");
+    assertThat(report.blocks())
+        .filteredOn(b -> b instanceof Block.Photo)
+        .singleElement()
+        .satisfies(
+            b ->
+                assertThat(((Block.Photo) b).caption())
+                    .isEqualTo("then.png, now.png. Photos are not to scale."));
+    try (PDDocument pdf = Loader.loadPDF(PdfReport.of(report))) {
+      assertThat(pdf.getNumberOfPages()).isEqualTo(1);
+    }
+  }
+
+  private static byte[] png(int width, int height) {
+    try {
+      ByteArrayOutputStream out = new ByteArrayOutputStream();
+      ImageIO.write(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), "png", out);
+      return out.toByteArray();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private static String fingerprint(String html) {

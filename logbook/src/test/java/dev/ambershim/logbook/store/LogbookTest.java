@@ -75,6 +75,19 @@ class LogbookTest {
   }
 
   @Test
+  void aJobThatIsArchivedComesBack() {
+    try (Logbook logbook = Fixture.open(folder)) {
+      String id = logbook.create(Fixture.job("Sedge Q4")).id();
+      assertThat(Archive.ids(logbook)).isEmpty();
+      Archive.put(logbook, id, true);
+      assertThat(Archive.ids(logbook)).containsExactly(id);
+      assertThat(logbook.list()).hasSize(1);
+      Archive.put(logbook, id, false);
+      assertThat(Archive.ids(logbook)).isEmpty();
+    }
+  }
+
+  @Test
   void theShelfIsKeptAndWhatJobsUsedIsCounted() {
     LocalDate until = LocalDate.of(2027, 2, 1);
     List<ShelfItem> packs =
@@ -93,6 +106,15 @@ class LogbookTest {
       assertThat(Shelf.of(logbook)).isEqualTo(packs);
       List<Job> jobs = logbook.list().stream().map(h -> logbook.load(h.id()).job()).toList();
       assertThat(Kit.left(packs.get(0), Shelf.used(jobs))).isEqualTo(240);
+      assertThat(Shelf.users(jobs)).isEqualTo(Map.of("bottle", List.of("x")));
+      // An older shelf knows neither days nor lots; they are kept once they are told.
+      LocalDate day = LocalDate.of(2026, 3, 1);
+      ShelfItem told = packs.get(0).bought(day, " K 07 ").opened(day.plusDays(10));
+      Shelf.keep(logbook, List.of(told));
+      assertThat(Shelf.of(logbook)).containsExactly(told);
+      assertThat(told.lot()).isEqualTo("K 07");
+      assertThat(told.ageDays(day.plusDays(40))).hasValue(30);
+      assertThat(packs.get(0).ageDays(day)).isEmpty();
       logbook.keepSetting("shelf", "{\"format\": \"ambershim/shelf-9\"}");
       assertThatThrownBy(() -> Shelf.of(logbook))
           .isInstanceOf(Problem.class)

@@ -71,6 +71,26 @@ public record Ageing(double sharePerYear, double deviation) {
         Math.hypot(inner.deviation * innerKelvin, outer.deviation * outerKelvin));
   }
 
+  /**
+   * This, corrected by what joints of one's own did. Half of the usual variance is taken as that of
+   * the person and the kit, which own joints tell, and half as that from joint to joint, which
+   * stays (normal model of two levels; Gelman et al., <i>Bayesian Data Analysis</i>, section 5.4).
+   *
+   * @param grown what each own joint grew a year, in the unit of this
+   * @param variances of these
+   */
+  public Ageing with(double[] grown, double[] variances) {
+    double between = deviation * deviation / 2;
+    double weight = 1 / between;
+    double sum = sharePerYear * weight;
+    for (int i = 0; i < grown.length; i++) {
+      double own = 1 / (between + variances[i]);
+      weight += own;
+      sum += grown[i] * own;
+    }
+    return new Ageing(sum / weight, Math.sqrt(1 / weight + between));
+  }
+
   private static double kelvin(Joint joint, double watts, double areaSquareMillimetres) {
     return watts * joint.resistanceSquareMillimetreKelvinPerWatt() / areaSquareMillimetres;
   }

@@ -45,7 +45,27 @@ public enum Sign {
   OTHER_COOLER_BETTER(
       "Another cooler, known to be good, made it much cooler",
       Map.of(CauseKind.COOLER_WEAK, 8.0, CauseKind.COOLANT_WARM, 5.0, CauseKind.TILTED, 2.0)),
-  WARM_AIR_IN("The air at the intake is warmer than the room", Map.of(CauseKind.COOLANT_WARM, 6.0));
+  WARM_AIR_IN("The air at the intake is warmer than the room", Map.of(CauseKind.COOLANT_WARM, 6.0)),
+  CREPT(
+      "It got hotter little by little over months",
+      Map.of(CauseKind.TOO_THICK, 4.0, CauseKind.COOLANT_WARM, 3.0, CauseKind.GAP, 2.0)),
+  JUMPED(
+      "It got hotter from one day to the next",
+      Map.of(
+          CauseKind.COOLER_WEAK,
+          4.0,
+          CauseKind.TILTED,
+          2.0,
+          CauseKind.SENSOR_OFF,
+          2.0,
+          CauseKind.COOLANT_WARM,
+          1.5)),
+  COOLANT_ROSE(
+      "Since the work the coolant got warmer, but not the cores over it",
+      Map.of(CauseKind.COOLANT_WARM, 8.0)),
+  OVER_COOLANT_ROSE(
+      "Since the work the cores got hotter over the coolant",
+      Map.of(CauseKind.TOO_THICK, 5.0, CauseKind.GAP, 3.0, CauseKind.COOLER_WEAK, 2.0));
 
   /** How often a sign shows when all is well, against the sign that all is: common practice. */
   private static final double SELDOM = 0.06;

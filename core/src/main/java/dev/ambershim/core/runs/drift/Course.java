@@ -21,6 +21,12 @@ import java.util.random.RandomGenerator;
 final class Course {
   static final double DAYS_A_YEAR = 365.25;
 
+  /**
+   * No checks scatter by less than a tenth of what is usual, as a share of the variance; figures
+   * that were rounded or made up may.
+   */
+  static final double LEAST_SCALE = 0.01;
+
   /** Fewer checks on either side are no jump. */
   private static final int FEWEST_BESIDE = 2;
 
@@ -65,7 +71,7 @@ final class Course {
     mounts = count;
     for (int i = 0; i < n; i++) {
       Check c = checks.get(i);
-      double deviation = scatter.of(c);
+      double deviation = scatter.of(c, watts);
       if (several && mountOf[i] < 0) {
         deviation = Math.hypot(deviation, mountKelvin);
       }
@@ -99,11 +105,6 @@ final class Course {
 
   double rise(int i) {
     return rises[i];
-  }
-
-  /** The scatter of a check that was reckoned with, K at the reference power. */
-  double deviation(int i) {
-    return 1 / weights[i];
   }
 
   /** Rows: the checks, then the mounts. */

@@ -1,6 +1,8 @@
 package dev.ambershim.core.runs.drift;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -35,6 +37,9 @@ public record Drift(
     OTHER_STATE,
     /** Its power is too far off to be brought over. */
     OTHER_POWER,
+
+    /** Its fan or pump ran at another speed than of late: what that does is not in the figures. */
+    OTHER_COOLING,
     /** It stands far from all others. */
     OUTLIER
   }
@@ -86,5 +91,24 @@ public record Drift(
   /** The checks that do not count for a reason. */
   public List<Apart> apart(Reason reason) {
     return apart.stream().filter(a -> a.reason() == reason).toList();
+  }
+
+  /** How much the rise grew from the first check to the last, K: the drift and all jumps. */
+  public double grown() {
+    double years = ChronoUnit.DAYS.between(first(), last()) / Course.DAYS_A_YEAR;
+    return line.map(l -> l.perYear() * years).orElse(0.0)
+        + jumps.stream().mapToDouble(Jump::kelvin).sum();
+  }
+
+  /** The jump that changed most; empty where there is none. */
+  public Optional<Jump> largestJump() {
+    return jumps.stream().max(Comparator.comparingDouble(j -> Math.abs(j.kelvin())));
+  }
+
+  /**
+   * The newest check, if it stands apart: a jump or a bad reading, which only another one tells.
+   */
+  public Optional<Apart> newestApart() {
+    return apart(Reason.OUTLIER).stream().filter(a -> a.check().date().isAfter(last())).findFirst();
   }
 }

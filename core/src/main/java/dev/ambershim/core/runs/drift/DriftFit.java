@@ -5,6 +5,8 @@ import dev.ambershim.core.runs.drift.Drift.Apart;
 import dev.ambershim.core.runs.drift.Drift.Reason;
 import dev.ambershim.core.runs.drift.Drift.Remount;
 import dev.ambershim.core.runs.drift.Drift.Robust;
+import dev.ambershim.core.runs.judging.EqualLoad;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -13,6 +15,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.linear.MatrixUtils;
@@ -34,6 +37,12 @@ public final class DriftFit {
 
   /** A check that stands apart must be this unlikely, over all checks. */
   private static final double OUTLYING = 0.01;
+
+  /** So many newest checks tell how fast fan and pump run now. */
+  private static final int OF_LATE = 5;
+
+  /** Within so many usual deviations a check stands apart only by how quiet the others are. */
+  private static final double USUAL_DEVIATIONS = 2;
 
   /** Fewer checks of a state cannot tell their own scatter. */
   public static final int FEWEST = 5;
@@ -83,6 +92,7 @@ public final class DriftFit {
     if (!alike.isEmpty()) {
       leave(sorted, c -> !nearPower(c), Reason.OTHER_POWER);
     }
+    otherCooling(sorted);
     String now = sorted.get(sorted.size() - 1).state();
     if (sorted.stream().filter(c -> c.state().equals(now)).count() >= FEWEST) {
       leave(sorted, c -> !c.state().equals(now), Reason.OTHER_STATE);
@@ -96,6 +106,32 @@ public final class DriftFit {
 
   private boolean nearPower(Check c) {
     return c.watts() < MOST_TIMES * watts && c.watts() > watts / MOST_TIMES;
+  }
+
+  /** Leaves checks whose fan or pump ran otherwise than in the last few. */
+  private void otherCooling(List<Check> checks) {
+    for (Function<Check, OptionalDouble> speed :
+        List.<Function<Check, OptionalDouble>>of(Check::fanTurns, Check::pumpTurns)) {
+      double[] known =
+          checks.stream()
+              .map(speed)
+              .filter(OptionalDouble::isPresent)
+              .mapToDouble(OptionalDouble::getAsDouble)
+              .filter(turns -> turns > 0)
+              .toArray();
+      if (known.length == 0) {
+        continue;
+      }
+      double[] late = Arrays.copyOfRange(known, Math.max(0, known.length - OF_LATE), known.length);
+      Arrays.sort(late);
+      double usual = late[late.length / 2];
+      leave(
+          checks,
+          c ->
+              speed.apply(c).isPresent()
+                  && Math.abs(speed.apply(c).getAsDouble() / usual - 1) > EqualLoad.TURNS_SHARE,
+          Reason.OTHER_COOLING);
+    }
   }
 
   private void leave(List<Check> checks, Predicate<Check> which, Reason reason) {
@@ -123,9 +159,9 @@ public final class DriftFit {
 
   private Drift enough(List<Check> checks, List<String> states) {
     Model model = told(checks);
-    for (int most = checks.size() / 6; most > 0; most--) {
+    for (int most = Math.max(1, checks.size() / 6); most > 0; most--) {
       int odd = model.outlier();
-      if (odd < 0) {
+      if (odd < 0 || checks.size() <= FEWEST) {
         break;
       }
       apart.add(new Apart(checks.get(odd), Reason.OUTLIER, model.off(odd)));
@@ -133,9 +169,13 @@ public final class DriftFit {
       model = told(checks);
     }
     Optional<Line> line = model.line(true, false);
-    Trend trend = trend(model, line);
+    LocalDate last = checks.get(checks.size() - 1).date();
+    // The newest check may be the beginning of a jump, which one check cannot tell.
+    boolean newest =
+        apart.stream()
+            .anyMatch(a -> a.reason() == Reason.OUTLIER && a.check().date().isAfter(last));
     return new Drift(
-        trend,
+        newest ? Trend.CANNOT_TELL : trend(model, line),
         watts,
         line,
         model.jumps(),
@@ -269,7 +309,7 @@ public final class DriftFit {
 
     private double scale(Basis of) {
       double[] left = of.without(course.rises());
-      return Basis.dot(left, left) / freedom(of);
+      return Math.max(Course.LEAST_SCALE, Basis.dot(left, left) / freedom(of));
     }
 
     /** How far each check lies over its state, the slope and the jumps; mounts stay in it. */
@@ -309,10 +349,10 @@ public final class DriftFit {
         }
       }
       int freedom = freedom(basis) - 1;
-      if (worst < 0 || freedom < 2) {
+      if (worst < 0 || freedom < 2 || most < USUAL_DEVIATIONS * USUAL_DEVIATIONS) {
         return -1;
       }
-      double t = Math.sqrt(most / Math.max(1e-300, (squares - most) / freedom));
+      double t = Math.sqrt(most / Math.max(Course.LEAST_SCALE, (squares - most) / freedom));
       double tail = 2 * new TDistribution(freedom).cumulativeProbability(-t);
       return tail * course.size() < OUTLYING ? worst : -1;
     }

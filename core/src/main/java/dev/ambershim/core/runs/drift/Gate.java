@@ -122,10 +122,7 @@ record Gate(double chance, Explained slope, Explained jump, Explained pair) {
     }
 
     Best best(double[] left) {
-      double squares = Basis.dot(left, left);
-      if (!(squares > 0)) {
-        return new Best(0, 0, -1, 0, -1, -1);
-      }
+      double squares = Basis.dot(left, left) + left.length * Course.LEAST_SCALE;
       double slope = 0;
       if (line.length > 0) {
         double dot = Basis.dot(line, left);

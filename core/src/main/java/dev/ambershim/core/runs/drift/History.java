@@ -1,7 +1,6 @@
 package dev.ambershim.core.runs.drift;
 
 import dev.ambershim.core.base.Problem;
-import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.table.FigureTable;
 import dev.ambershim.core.runs.table.FigureTable.In;
 import java.util.ArrayList;
@@ -14,11 +13,8 @@ public final class History {
   private static final String HEADER = "date,rise_K,power_W,state";
   private static final int MOST = 2000;
 
-  /** Hotter than this over its room a chip has long switched itself off, K. */
-  private static final double MOST_RISE = 200;
-
-  private static final double LEAST_WATTS = 1;
   private static final List<In> KELVIN = List.of(In.of("_K", 1), In.of("_F", 1 / 1.8));
+  private static final List<In> TURNS = List.of(In.of("_rpm", 1));
   private static final List<In> WATTS = List.of(In.of("_W", 1), In.of("_mW", 1e-3));
 
   private History() {}
@@ -52,7 +48,7 @@ public final class History {
         row.figure("rise", KELVIN)
             .orElseThrow(
                 () -> row.problem("rise_K", "The line has no rise.", "Give kelvin over the room."));
-    if (!(rise > 0 && rise <= MOST_RISE)) {
+    if (!Check.canRise(rise)) {
       throw row.problem(
           "rise_K", "A rise of " + rise + " K cannot be.", "Give the cores less the room, in K.");
     }
@@ -60,17 +56,25 @@ public final class History {
         row.figure("power", WATTS)
             .orElseThrow(
                 () -> row.problem("power_W", "The line has no power.", "Give the chip's watts."));
-    if (!(watts >= LEAST_WATTS && Role.POWER.canBe(watts))) {
+    if (!Check.canDraw(watts)) {
       throw row.problem(
           "power_W", "A power of " + watts + " W cannot be.", "Give the chip's power in W.");
     }
     OptionalDouble error = row.figure("standard_error", KELVIN);
-    if (error.isPresent() && !(error.getAsDouble() >= 0 && error.getAsDouble() <= MOST_RISE)) {
+    if (error.isPresent() && !Check.canErr(error.getAsDouble())) {
       throw row.problem(
           "standard_error_K",
           "A standard error of " + error.getAsDouble() + " K cannot be.",
           "Leave it empty if you do not know it.");
     }
-    return new Check(row.day("date"), rise, watts, row.text("state"), row.text("mount"), error);
+    return new Check(
+        row.day("date"),
+        rise,
+        watts,
+        row.text("state"),
+        row.text("mount"),
+        error,
+        row.figure("fan", TURNS),
+        row.figure("pump", TURNS));
   }
 }

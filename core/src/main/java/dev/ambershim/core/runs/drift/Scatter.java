@@ -1,5 +1,7 @@
 package dev.ambershim.core.runs.drift;
 
+import dev.ambershim.core.base.Interval;
+import dev.ambershim.core.runs.judging.EqualLoad;
 import dev.ambershim.core.runs.judging.Judging;
 
 /**
@@ -16,8 +18,14 @@ public record Scatter(double checkKelvin, double mountKelvin) {
   /** A check whose own error is not known: common practice. */
   static final double USUAL_ERROR = 0.3;
 
-  /** Standard deviation of a check. */
-  double of(Check check) {
-    return Math.hypot(check.errorKelvin().orElse(USUAL_ERROR), checkKelvin);
+  /**
+   * Standard deviation of a check, K at its own power: its error, its scatter, and what bringing it
+   * to another power leaves open, as where runs are compared.
+   */
+  double of(Check check, double watts) {
+    double correction = Math.abs(1 - check.watts() / watts) * check.riseKelvin();
+    return Math.hypot(
+        Math.hypot(check.errorKelvin().orElse(USUAL_ERROR), checkKelvin),
+        EqualLoad.OPEN_SHARE * correction / Interval.normalHalf(0.95));
   }
 }

@@ -95,7 +95,7 @@ public final class EverydayFit {
       }
       roomKelvin[l] =
           Math.hypot(
-              step(channels),
+              channels.shiftKelvin(),
               switch (known) {
                 case LOGGED -> LOGGED_ROOM_KELVIN;
                 case TYPED -> typedKelvin;
@@ -138,20 +138,6 @@ public final class EverydayFit {
       means[m] = count == 0 ? Double.NaN : sum / count;
     }
     return means;
-  }
-
-  /** How far rounding may shift a whole log: steps may be cut off as well as rounded. */
-  private static double step(RunChannels channels) {
-    double[] values = channels.cores().get(0).values();
-    boolean whole = true;
-    boolean any = false;
-    for (double v : values) {
-      if (!Double.isNaN(v)) {
-        whole &= v == Math.rint(v);
-        any = true;
-      }
-    }
-    return any && whole ? 1 / Math.sqrt(12) : 0;
   }
 
   private static double seconds(List<RunLog> logs) {

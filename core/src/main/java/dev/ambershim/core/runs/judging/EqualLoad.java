@@ -15,7 +15,7 @@ import java.util.stream.Stream;
  * so a small difference of power is corrected. A fan that ran differently cannot be: what it does
  * to the rise is not in the log.
  */
-final class EqualLoad {
+public final class EqualLoad {
   /** Power may differ by this share before the runs stop being of one load; common practice. */
   static final double POWER_SHARE = 0.10;
 
@@ -29,11 +29,16 @@ final class EqualLoad {
   private static final double CLOCK_SHARE = 0.02;
 
   private static final double VOLTAGE_SHARE = 0.02;
-  private static final double TURNS_SHARE = 0.10;
+
+  /**
+   * Fans and pumps may differ by this share before they count as set otherwise; common practice.
+   */
+  public static final double TURNS_SHARE = 0.10;
+
   private static final double LOAD_POINTS = 5;
 
   /** Share of a correction that is left open: leakage and the pattern shift a little with power. */
-  static final double OPEN_SHARE = 0.1;
+  public static final double OPEN_SHARE = 0.1;
 
   private static final double NINETEEN_OF_TWENTY = Interval.normalHalf(0.95);
 

@@ -39,6 +39,11 @@ final class Rounding {
     return step / Math.sqrt(12) * Math.exp(-2 * Math.PI * Math.PI * noise / (step * step + 1e-300));
   }
 
+  /** How far a whole log may be shifted by its steps: they may be cut off as well as rounded. */
+  static double shift(double[] values) {
+    return step(new double[0], values) / Math.sqrt(12);
+  }
+
   /** The least step between readings; over the whole log where the settled ones are all alike. */
   private static double step(double[] sorted, double[] values) {
     double least = least(sorted);

@@ -176,6 +176,11 @@ public final class RunChannels {
     return rise;
   }
 
+  /** How far the cores' steps may shift a whole log, K; cores of one chip step alike. */
+  public double shiftKelvin() {
+    return cores.isEmpty() ? 0 : Rounding.shift(cores.get(0).values());
+  }
+
   /** The channel of a role, or null if there is none with a reading. */
   public double[] only(Role role) {
     List<Channel> found = log.with(role);

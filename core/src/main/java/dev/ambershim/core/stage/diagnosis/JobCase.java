@@ -15,6 +15,7 @@ import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,9 +32,15 @@ import java.util.Set;
  * @param watts full load
  * @param readings at least one
  * @param signs what the person noticed
+ * @param inUse its checks after the work, whose course is a sign as well
  */
 public record JobCase(
-    Situation at, Side side, double watts, List<CaseReading> readings, Set<Sign> signs) {
+    Situation at,
+    Side side,
+    double watts,
+    List<CaseReading> readings,
+    Set<Sign> signs,
+    InUse inUse) {
   /** Copies its lists. */
   public JobCase {
     readings = List.copyOf(readings);
@@ -67,17 +74,24 @@ public record JobCase(
         ? Optional.empty()
         : Optional.of(
             new JobCase(
-                at, side, full > 0 ? full : job.heatWatts(), readings, job.evidence().signs(side)));
+                at,
+                side,
+                full > 0 ? full : job.heatWatts(),
+                readings,
+                job.evidence().signs(side),
+                side == Side.AFTER ? InUse.of(job) : InUse.NOT_YET));
   }
 
   /** The case as the diagnosis takes it. */
   public DiagnosisCase given() {
+    Set<Sign> all = new HashSet<>(signs);
+    inUse.sign().ifPresent(all::add);
     double beyond = at.cooler().beyondKelvinPerWatt();
     return new DiagnosisCase(
         BuildStack.likely(at, watts, Room.USUAL_CELSIUS),
         beyond > 0 ? OptionalDouble.of(beyond) : OptionalDouble.empty(),
         readings,
-        signs,
+        all,
         Doubts.ofJob(side == Side.AFTER));
   }
 

@@ -72,7 +72,9 @@ public final class CheckReading {
         told.meanWatts(),
         told.standardError() * told.meanWatts(),
         null,
-        day);
+        day,
+        null,
+        null);
   }
 
   /**
@@ -89,7 +91,9 @@ public final class CheckReading {
         run.powerWatts(),
         run.roomTyped() ? Math.hypot(own, typedKelvin) : own,
         coolant(log, run),
-        day);
+        day,
+        known(run.conditions().fanTurnsPerMinute()),
+        known(run.conditions().pumpTurnsPerMinute()));
   }
 
   private static KeptCheck check(
@@ -99,8 +103,15 @@ public final class CheckReading {
       double watts,
       double error,
       Double coolant,
-      LocalDate day) {
-    return new KeptCheck(day, from, log.fileName(), rise, watts, error, coolant, "", 1).checked();
+      LocalDate day,
+      Double fan,
+      Double pump) {
+    return new KeptCheck(day, from, log.fileName(), rise, watts, error, coolant, "", 1, fan, pump)
+        .checked();
+  }
+
+  private static Double known(double turns) {
+    return turns > 0 ? (Double) turns : null;
   }
 
   private static Optional<RunAnalysis> settled(RunLog log, OptionalDouble typedRoom) {

@@ -1,11 +1,15 @@
 package dev.ambershim.core.stage.keep;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Care;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.picture.Tone;
+import dev.ambershim.core.runs.drift.Drift;
+import dev.ambershim.core.runs.drift.Trend;
+import dev.ambershim.core.stage.Assessment;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -17,9 +21,14 @@ import java.util.Optional;
  * @param care its checks
  * @param due the next check, if there is one to count from
  * @param aged how its joints aged, where its checks tell
+ * @param gain what the work gained, and what is left of it; empty where the runs tell none
  */
 public record ChipLine(
-    Optional<String> sentence, Care care, Optional<LocalDate> due, List<OwnAgeing.Seen> aged) {
+    Optional<String> sentence,
+    Care care,
+    Optional<LocalDate> due,
+    List<OwnAgeing.Seen> aged,
+    Optional<String> gain) {
   private static final double EDGE = 3;
 
   /** Copies its list. */
@@ -28,14 +37,35 @@ public record ChipLine(
   }
 
   /** A job's line. */
-  public static ChipLine of(Job job, Notation notation) {
+  public static ChipLine of(Assessment assessment, Notation notation) {
+    Job job = assessment.job();
+    KeepAnswer kept = KeepAnswer.of(job, notation);
     return new ChipLine(
-        job.care().checks().isEmpty()
-            ? Optional.empty()
-            : Optional.of(KeepAnswer.of(job, notation).sentence()),
+        kept.course().map(CourseAnswer::sentence),
         job.care(),
         KeepAnswer.due(job.care()),
-        OwnAgeing.of(job));
+        OwnAgeing.of(job),
+        gain(assessment, kept.course().map(CourseAnswer::drift), notation));
+  }
+
+  private static Optional<String> gain(
+      Assessment assessment, Optional<Drift> drift, Notation notation) {
+    return assessment
+        .comparison()
+        .filter(c -> c.inRise() && c.interval().filter(i -> i.high() < 0).isPresent())
+        .map(
+            c -> {
+              String then = notation.text(-c.changeKelvin(), Unit.KELVIN) + " gained";
+              return switch (drift.map(Drift::trend).orElse(Trend.CANNOT_TELL)) {
+                case STEADY -> then + ", and kept";
+                case CREEPING, JUMPED ->
+                    then
+                        + "; now "
+                        + notation.text(
+                            -c.changeKelvin() - drift.orElseThrow().grown(), Unit.KELVIN);
+                case CANNOT_TELL -> then;
+              };
+            });
   }
 
   /** When its check is due, in words for a day; empty while there is none to count from. */

@@ -9,6 +9,7 @@ import dev.ambershim.core.runs.drift.Crossing;
 import dev.ambershim.core.runs.drift.Drift;
 import dev.ambershim.core.runs.drift.DriftFit;
 import dev.ambershim.core.runs.drift.Line;
+import dev.ambershim.core.runs.drift.Trend;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
 import java.util.ArrayList;
@@ -49,35 +50,21 @@ public record CourseAnswer(
   public static CourseAnswer of(KeepCase given, Notation notation) {
     Drift drift = DriftFit.of(given.checks(), given.watts(), given.scatter());
     Optional<Line> ahead = ahead(given, drift);
+    // While the newest check may be a jump, where the chip stands is not known.
+    Optional<Limit> met =
+        given.limit().filter(l -> ahead.isPresent() && drift.newestApart().isEmpty());
     Optional<Crossing> reopen =
-        given
-            .limit()
-            .flatMap(l -> ahead.flatMap(line -> Crossing.of(line, drift.last(), l.riseKelvin())));
+        met.flatMap(l -> Crossing.of(ahead.orElseThrow(), drift.last(), l.riseKelvin()));
     KeepWords words = new KeepWords(notation, drift);
     List<String> reasons = new ArrayList<>();
-    given
-        .limit()
-        .filter(l -> ahead.isPresent())
-        .ifPresent(l -> reasons.add(words.limit(l, reopen)));
+    met.ifPresent(l -> reasons.add(words.limit(l, reopen)));
     reasons.add(words.remedy(reopen));
     reasons.add(words.chance());
     List<String> notes = new ArrayList<>(words.notes());
     notes.addAll(past(given, drift, notation));
     given.limit().ifPresent(l -> notes.add(words.room(l)));
     return new CourseAnswer(
-        given,
-        drift,
-        ahead,
-        reopen,
-        new Finding(
-            "keep.drift",
-            words.finding(),
-            drift.line().map(Line::perYear).orElse(Double.NaN),
-            Unit.KELVIN_PER_YEAR,
-            drift.line().map(Line::perYearInterval),
-            working(given, drift)),
-        reasons,
-        notes);
+        given, drift, ahead, reopen, finding(given, drift, words.finding()), reasons, notes);
   }
 
   /** What the states before did, the oldest first. */
@@ -95,11 +82,49 @@ public record CourseAnswer(
     return notes;
   }
 
-  /** The line ahead: what the checks say, and what such joints do. */
+  /** The drift, or the jump where that is what the sentence tells. */
+  private static Finding finding(KeepCase given, Drift drift, String sentence) {
+    Working working = working(given, drift);
+    return drift
+        .largestJump()
+        .map(
+            j ->
+                new Finding(
+                    "keep.jump",
+                    sentence,
+                    j.kelvin(),
+                    Unit.KELVIN,
+                    Optional.of(j.interval()),
+                    working))
+        .orElseGet(
+            () ->
+                new Finding(
+                    "keep.drift",
+                    sentence,
+                    drift.line().map(Line::perYear).orElse(Double.NaN),
+                    Unit.KELVIN_PER_YEAR,
+                    drift.line().map(Line::perYearInterval),
+                    working));
+  }
+
+  /**
+   * The line ahead: what the checks say, and what such joints do. A drift that the checks tell
+   * stands by itself where the joint is not known; else what any joint does counts.
+   */
   private static Optional<Line> ahead(KeepCase given, Drift drift) {
     return drift
         .line()
-        .map(l -> given.ageing().map(e -> l.with(e.kelvinPerYear(), e.deviation())).orElse(l));
+        .map(
+            l ->
+                given
+                    .ageing()
+                    .or(
+                        () ->
+                            drift.trend() == Trend.CREEPING
+                                ? Optional.empty()
+                                : Optional.of(KeepCase.Expected.ANY))
+                    .map(e -> l.with(e.kelvinPerYear(), e.deviation()))
+                    .orElse(l));
   }
 
   private static Working working(KeepCase given, Drift drift) {

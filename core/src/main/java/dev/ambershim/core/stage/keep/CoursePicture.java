@@ -90,9 +90,13 @@ public final class CoursePicture {
   private List<Check> shown() {
     List<Check> all = new ArrayList<>(answer.drift().used());
     answer.drift().apart().stream()
-        .filter(a -> a.reason() != Drift.Reason.OTHER_POWER)
+        .filter(a -> comparable(a.reason()))
         .forEach(a -> all.add(a.check()));
     return all;
+  }
+
+  private static boolean comparable(Drift.Reason reason) {
+    return reason != Drift.Reason.OTHER_POWER && reason != Drift.Reason.OTHER_COOLING;
   }
 
   private double x(LocalDate day) {
@@ -118,7 +122,7 @@ public final class CoursePicture {
     limit();
     happened();
     for (Drift.Apart a : answer.drift().apart()) {
-      if (a.reason() != Drift.Reason.OTHER_POWER) {
+      if (comparable(a.reason())) {
         check(a.check(), false);
       }
     }

@@ -17,11 +17,12 @@ public final class EverydayWords {
     String sentence =
         Double.isNaN(told.resistance())
             ? "These logs tell no resistance."
-            : (told.usable() ? "The cores stand " : "Not to be relied on: the cores stand ")
+            : (told.usable() ? "The resistance" : "Not to be relied on: the resistance")
+                + " from the cores to the room is "
                 + notation.text(told.resistance(), Unit.KELVIN_PER_WATT)
                 + " ("
                 + notation.range(told.interval(), Unit.KELVIN_PER_WATT)
-                + ") over the room.";
+                + ").";
     return new Finding(
         "keep.everyday",
         sentence,
@@ -59,7 +60,7 @@ public final class EverydayWords {
           case MOVED_TOO_LITTLE ->
               "The power moved by only "
                   + moved
-                  + ". Log while you work and rest by turns, or add a steady load as a run.";
+                  + ". Log while you work and rest by turns; a steady load is judged as a run.";
           case TOO_WIDE ->
               Double.isNaN(told.resistance())
                   ? "The cores stand no higher than the room. Check the room and the columns."

@@ -4,20 +4,19 @@ import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Care;
 import dev.ambershim.core.job.CareEvent;
+import dev.ambershim.core.job.CareFigures;
 import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.physics.ageing.Ageing;
 import dev.ambershim.core.physics.assembly.Room;
-import dev.ambershim.core.runs.drift.Check;
 import dev.ambershim.core.runs.drift.Drift;
-import dev.ambershim.core.runs.drift.DriftFit;
 import dev.ambershim.core.runs.drift.Line;
 import dev.ambershim.core.runs.drift.Scatter;
-import dev.ambershim.core.runs.drift.Trend;
 import dev.ambershim.core.stage.Drawing;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
+import dev.ambershim.core.stage.diagnosis.InUse;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -69,6 +68,7 @@ public record KeepAnswer(
         course.ahead().isEmpty()
             ? List.of()
             : School.of(job, course.ahead().orElseThrow(), course.drift().last(), course.reopen());
+    OwnAgeing.reckonedWith(job).ifPresent(notes::add);
     schools.forEach(s -> notes.add(s.sentence(notation)));
     notes.addAll(found(care));
     return new KeepAnswer(care, Optional.of(course), schools, reasons, notes, notation);
@@ -96,9 +96,8 @@ public record KeepAnswer(
   }
 
   private static KeepCase given(Job job) {
-    double limit =
-        Optional.ofNullable(job.care().limitCelsius()).orElse(job.ladder().limitCelsius());
-    Ageing usual = Ageing.kelvinPerYear(job.chip(), job.after(), job.coat(), job.heatWatts());
+    double limit = CareFigures.limitCelsius(job);
+    Ageing usual = OwnAgeing.expected(job);
     return new KeepCase(
         job.care().checks().stream().map(KeptCheck::whole).toList(),
         OptionalDouble.of(job.heatWatts()),
@@ -109,37 +108,20 @@ public record KeepAnswer(
 
   /** Whether the cooler or what lies under it creeps, where the coolant was read. */
   private static Optional<String> partThatCreeps(Job job, Drift whole) {
-    if (whole.trend() != Trend.CREEPING && whole.trend() != Trend.JUMPED) {
-      return Optional.empty();
-    }
-    List<KeptCheck> read =
-        job.care().checks().stream()
-            .filter(c -> c.coolantKelvin() != null && c.coolantKelvin() > 0)
-            .filter(c -> c.riseKelvin() > c.coolantKelvin())
-            .toList();
-    if (read.size() < DriftFit.FEWEST) {
-      return Optional.empty();
-    }
-    boolean cooler = moves(job, read.stream().map(KeptCheck::coolant).toList());
-    boolean joint = moves(job, read.stream().map(KeptCheck::overCoolant).toList());
-    return cooler == joint
-        ? Optional.empty()
-        : Optional.of(
-            cooler
-                ? "The coolant gets warmer over the room, not the cores over the coolant: look at"
-                    + " fans and fins."
-                : "The cores get hotter over the coolant, not the coolant over the room: a joint or"
-                    + " the pump.");
-  }
-
-  private static boolean moves(Job job, List<Check> checks) {
-    Trend trend =
-        DriftFit.of(
-                checks,
-                OptionalDouble.of(job.heatWatts()),
-                new Scatter(Scatter.USUAL.checkKelvin(), job.remountKelvin()))
-            .trend();
-    return trend == Trend.CREEPING || trend == Trend.JUMPED;
+    return InUse.of(job)
+        .sign(whole)
+        .map(
+            sign ->
+                switch (sign) {
+                  case COOLANT_ROSE ->
+                      "The coolant gets warmer over the room, not the cores over the coolant: look"
+                          + " at fans and fins.";
+                  case OVER_COOLANT_ROSE ->
+                      "The cores get hotter over the coolant, not the coolant over the room: a joint"
+                          + " or the pump.";
+                  default -> "";
+                })
+        .filter(words -> !words.isEmpty());
   }
 
   @Override

@@ -27,7 +27,10 @@ public record KeepCase(
    * @param kelvinPerYear growth of the rise to be expected, K a year at the reference power
    * @param deviation its standard deviation
    */
-  public record Expected(double kelvinPerYear, double deviation) {}
+  public record Expected(double kelvinPerYear, double deviation) {
+    /** A joint of which nothing is known: common practice. */
+    public static final Expected ANY = new Expected(0.5, 1.5);
+  }
 
   /** Copies its list. */
   public KeepCase {

@@ -9,6 +9,7 @@ import dev.ambershim.core.runs.drift.Drift;
 import dev.ambershim.core.runs.drift.DriftFit;
 import dev.ambershim.core.runs.drift.Jump;
 import dev.ambershim.core.runs.drift.Line;
+import dev.ambershim.core.runs.drift.Trend;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -67,10 +68,7 @@ final class KeepWords {
 
   private String jumped() {
     List<Jump> jumps = drift.jumps();
-    Jump largest = jumps.get(0);
-    for (Jump j : jumps) {
-      largest = Math.abs(j.kelvin()) > Math.abs(largest.kelvin()) ? j : largest;
-    }
+    Jump largest = drift.largestJump().orElseThrow();
     return "It got "
         + size(largest)
         + " between the checks of "
@@ -92,6 +90,13 @@ final class KeepWords {
   }
 
   private String cannot() {
+    Optional<Drift.Apart> newest = drift.newestApart();
+    if (newest.isPresent()) {
+      return "The newest check reads "
+          + notation.text(Math.abs(newest.get().kelvin()), Unit.KELVIN)
+          + (newest.get().kelvin() > 0 ? " more" : " less")
+          + " than all before it.";
+    }
     int count = drift.used().size();
     if (drift.robust().isEmpty()) {
       return count == 1
@@ -161,17 +166,19 @@ final class KeepWords {
               : "Pastes that spread with use do so. Nothing needs doing.";
       case JUMPED ->
           "Look for what changed between these two checks: cooler, fans, pump, firmware, load.";
-      case CANNOT_TELL -> "Add a check every month or two; each takes a few minutes.";
+      case CANNOT_TELL ->
+          drift.newestApart().isPresent()
+              ? "Make another one now: it tells a jump from a bad reading."
+              : "Add a check every month or two; each takes a few minutes.";
     };
   }
 
   /** By what it was told. */
   String chance() {
     String since = drift.used().size() + " checks since " + Notation.date(drift.first());
-    if (drift.robust().isEmpty()) {
-      return since + ".";
-    }
-    return since + ". A steady chip would look like this in " + percent(drift.chance()) + ".";
+    return drift.trend() == Trend.CREEPING || drift.trend() == Trend.JUMPED
+        ? since + ". A steady chip would look like this in " + percent(drift.chance()) + "."
+        : since + ".";
   }
 
   private static String percent(double share) {
@@ -255,6 +262,9 @@ final class KeepWords {
               + " than the one before. That is a matter of mounting, not of age.");
     }
     for (Drift.Apart a : drift.apart(Drift.Reason.OUTLIER)) {
+      if (drift.newestApart().filter(a::equals).isPresent()) {
+        continue;
+      }
       notes.add(
           "The check of "
               + Notation.date(a.check().date())
@@ -265,6 +275,8 @@ final class KeepWords {
     }
     counted(drift.apart(Drift.Reason.OTHER_STATE))
         .ifPresent(n -> notes.add(n + " of other states; those had other joints."));
+    counted(drift.apart(Drift.Reason.OTHER_COOLING))
+        .ifPresent(n -> notes.add(n + " with fan or pump at another speed than of late."));
     counted(drift.apart(Drift.Reason.OTHER_POWER))
         .ifPresent(n -> notes.add(n + " at a power too far from the others to be compared."));
     if (drift.states().size() > 1) {

@@ -5,7 +5,9 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
+import dev.ambershim.core.job.OwnJoint;
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.physics.ageing.Ageing;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.runs.drift.Check;
@@ -19,6 +21,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -57,6 +60,43 @@ public final class OwnAgeing {
           drift.line().filter(l -> told).ifPresent(l -> seen.add(seen(filling(job, state), l)));
         });
     return seen;
+  }
+
+  /** What a job's rise is expected to grow, K a year: by its joints' kind, and by own ones. */
+  static Ageing expected(Job job) {
+    Ageing usual = Ageing.kelvinPerYear(job.chip(), job.after(), job.coat(), job.heatWatts());
+    List<OwnJoint> own = job.care().ownJoints();
+    double rise =
+        job.care().checks().stream()
+            .filter(c -> c.state().isEmpty())
+            .mapToDouble(c -> c.riseKelvin() * job.heatWatts() / c.watts())
+            .findFirst()
+            .orElse(0);
+    return own.isEmpty() || rise <= 0 || usual.deviation() <= 0
+        ? usual
+        : usual.with(
+            own.stream().mapToDouble(o -> o.sharePerYear() * rise).toArray(),
+            own.stream().mapToDouble(o -> o.variance() * rise * rise).toArray());
+  }
+
+  /** What the forecast reckons with beside the usual, in words. */
+  static Optional<String> reckonedWith(Job job) {
+    int count = job.care().ownJoints().size();
+    return count == 0
+        ? Optional.empty()
+        : Optional.of(
+            "The date reckons with "
+                + count
+                + (count == 1 ? " joint" : " joints")
+                + " of your own on other chips, beside what is usual.");
+  }
+
+  /** What was seen on other chips of the filling that a job has after its work. */
+  public static List<OwnJoint> like(Job job, List<Seen> others) {
+    return others.stream()
+        .filter(s -> s.filling() == filling(job, ""))
+        .map(s -> new OwnJoint(s.sharePerYear(), s.variance()))
+        .toList();
   }
 
   private static Seen seen(Filling filling, Line line) {

@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.dosing.CoatTerms;
 import dev.ambershim.core.physics.dosing.MetalFace;
 import dev.ambershim.core.physics.dosing.MetalPlace;
 import dev.ambershim.core.physics.material.Filling;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -55,5 +56,24 @@ class AgeingTest {
     assertThat(Ageing.kelvinPerYear(CHIP, lidded, copper, 200).sharePerYear())
         .isCloseTo(
             2 * Ageing.kelvinPerYear(CHIP, lidded, copper, 100).sharePerYear(), within(1e-9));
+  }
+
+  /** By hand: common practice 2 ± 2, own joints 6 and 4 known to ± 1. */
+  @Test
+  void ownJointsCorrectWhatIsUsual() {
+    Ageing usual = new Ageing(2, 2);
+    Ageing same = usual.with(new double[0], new double[0]);
+    assertThat(same.sharePerYear()).isEqualTo(2);
+    assertThat(same.deviation()).isCloseTo(2, within(1e-12));
+    Ageing own = usual.with(new double[] {6, 4}, new double[] {1, 1});
+    double weight = 1 / 2.0 + 2 / 3.0;
+    assertThat(own.sharePerYear()).isCloseTo((2 / 2.0 + 10 / 3.0) / weight, within(1e-12));
+    assertThat(own.deviation()).isCloseTo(Math.sqrt(1 / weight + 2), within(1e-12));
+    // However many there are, the next joint still differs from them.
+    double[] many = new double[500];
+    Arrays.fill(many, 5);
+    Ageing known = usual.with(many, new double[500]);
+    assertThat(known.sharePerYear()).isCloseTo(5, within(0.02));
+    assertThat(known.deviation()).isCloseTo(Math.sqrt(2), within(0.01));
   }
 }

@@ -197,6 +197,30 @@ class DriftFitTest {
     assertThat(drift.used()).hasSize(9);
   }
 
+  /** Fans that were set slower would look like age; those checks do not count. */
+  @Test
+  void checksAtAnotherFanSpeedStandApart() {
+    List<Check> checks = new ArrayList<>();
+    for (int i = 0; i < 12; i++) {
+      boolean slow = i < 4;
+      checks.add(
+          new Check(
+              Histories.BEGIN.plusDays(45L * i),
+              (slow ? 66 : 60) + (i % 2 == 0 ? 0.2 : -0.2),
+              145,
+              "after",
+              "1",
+              OptionalDouble.empty(),
+              i == 7 ? OptionalDouble.empty() : OptionalDouble.of(slow ? 700 : 1000 + 5 * i),
+              OptionalDouble.of(2800)));
+    }
+    Drift drift = Histories.fit(checks);
+    assertThat(drift.apart(Drift.Reason.OTHER_COOLING)).hasSize(4);
+    assertThat(drift.used()).hasSize(8);
+    assertThat(drift.trend()).isEqualTo(Trend.STEADY);
+    assertThat(Math.abs(drift.grown())).isLessThan(1);
+  }
+
   @Test
   void fewChecksCannotTell() {
     List<Check> one = List.of(Histories.check("2025-03-01", 60, 145, "after", "1"));

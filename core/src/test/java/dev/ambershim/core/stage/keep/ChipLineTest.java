@@ -10,9 +10,11 @@ import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.picture.Mark;
 import dev.ambershim.core.picture.Picture;
+import dev.ambershim.core.stage.Assessment;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 class ChipLineTest {
@@ -22,9 +24,13 @@ class ChipLineTest {
     return new KeptCheck(LocalDate.parse(day), null, "", rise, watts, null, null, "", 1);
   }
 
+  private static ChipLine line(Job job) {
+    return ChipLine.of(Assessment.of(job, Map.of(), Notation.METRIC), Notation.METRIC);
+  }
+
   @Test
   void aChipWithoutChecksHasNoLine() {
-    ChipLine line = ChipLine.of(JOB, Notation.METRIC);
+    ChipLine line = line(JOB);
     assertThat(line.sentence()).isEmpty();
     assertThat(line.dueOn(LocalDate.of(2027, 1, 1))).isEmpty();
     assertThat(line.late(LocalDate.of(2027, 1, 1))).isFalse();
@@ -39,7 +45,7 @@ class ChipLineTest {
                 check("2026-01-01", 50, 100),
                 check("2026-07-01", 120, 200),
                 check("2026-04-01", 55, 100)));
-    ChipLine line = ChipLine.of(JOB.withCare(care), Notation.METRIC);
+    ChipLine line = line(JOB.withCare(care));
     assertThat(line.sentence().orElseThrow()).startsWith("Too few checks");
     assertThat(line.dueOn(LocalDate.of(2026, 8, 1))).isEqualTo("next check 30 September 2026");
     assertThat(line.dueOn(LocalDate.of(2027, 8, 1))).isEqualTo("check due since 30 September 2026");

@@ -2,12 +2,16 @@ package dev.ambershim.core.stage.keep;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
+import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.runs.drift.Check;
 import dev.ambershim.core.runs.drift.Scatter;
+import dev.ambershim.core.runs.drift.Trend;
 import dev.ambershim.core.runs.everyday.Everyday;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -127,6 +131,50 @@ class CourseAnswerTest {
   }
 
   @Test
+  void aJumpIsTheFigureWhereTheSentenceTellsIt() {
+    Finding jump = told(checks(10, 30, i -> i < 6 ? 60 : 65), null, null).finding().orElseThrow();
+    assertThat(jump.key()).isEqualTo("keep.jump");
+    assertThat(jump.value()).isCloseTo(5, within(0.3));
+    assertThat(jump.unit()).isEqualTo(Unit.KELVIN);
+    Finding drift = told(checks(10, 45, i -> 60), null, null).finding().orElseThrow();
+    assertThat(drift.key()).isEqualTo("keep.drift");
+    assertThat(drift.unit()).isEqualTo(Unit.KELVIN_PER_YEAR);
+  }
+
+  /** One check of its own may be a jump or a bad reading. */
+  @Test
+  void theNewestCheckIsAskedForAgain() {
+    CourseAnswer answer = told(checks(10, 45, i -> i == 9 ? 72 : 60), 95.0, null);
+    assertThat(answer.drift().trend()).isEqualTo(Trend.CANNOT_TELL);
+    assertThat(answer.sentence())
+        .matches("The newest check reads 1[12]\\.\\d K more than all before it\\.");
+    assertThat(answer.reasons().get(0)).startsWith("Make another one now");
+    assertThat(answer.reopen()).isEmpty();
+    assertThat(answer.reasons()).noneMatch(r -> r.contains("95.0 °C"));
+  }
+
+  /** The slope of a day's checks is open by hundreds of kelvin a year; no joint does that. */
+  @Test
+  void checksOfOneDayGiveNoDate() {
+    CourseAnswer answer = told(checks(7, 1, i -> 60), 95.0, null);
+    assertThat(answer.drift().trend()).isEqualTo(Trend.CANNOT_TELL);
+    assertThat(answer.reopen()).isEmpty();
+  }
+
+  /** What was made up without noise is no narrower than what can be read. */
+  @Test
+  void checksWithoutNoiseKeepAnInterval() {
+    List<Check> exact = new ArrayList<>();
+    for (int i = 0; i < 9; i++) {
+      exact.add(new Check(BEGIN.plusDays(60L * i), 60, 145, "after", "1", OptionalDouble.empty()));
+    }
+    CourseAnswer answer = told(exact, null, null);
+    assertThat(answer.drift().trend()).isEqualTo(Trend.STEADY);
+    assertThat(answer.drift().jumps()).isEmpty();
+    assertThat(answer.drift().line().orElseThrow().perYearInterval().width()).isGreaterThan(0.02);
+  }
+
+  @Test
   void aLimitInTheRoomIsNone() {
     assertThatThrownBy(() -> new Limit(22, 22)).isInstanceOf(Problem.class);
     assertThatThrownBy(() -> new Limit(400, 22)).hasMessageContaining("no limit for cores");
@@ -145,7 +193,7 @@ class CourseAnswerTest {
             55,
             Everyday.RoomKnown.LOGGED);
     assertThat(EverydayWords.finding(usable, Notation.METRIC).sentence())
-        .isEqualTo("The cores stand 0.400 K/W (0.396 to 0.404) over the room.");
+        .isEqualTo("The resistance from the cores to the room is 0.400 K/W (0.396 to 0.404).");
     assertThat(EverydayWords.why(usable, Notation.METRIC))
         .isEqualTo("The power moved by 88 W over 55 min, which tells the resistance to 1.0 %.");
     Everyday brief =

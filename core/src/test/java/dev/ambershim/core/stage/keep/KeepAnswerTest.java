@@ -13,11 +13,14 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.JobRules;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.job.KeptCheck.From;
+import dev.ambershim.core.job.OwnJoint;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.picture.Mark;
 import dev.ambershim.core.picture.Picture;
+import dev.ambershim.core.runs.causes.Sign;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.diagnosis.InUse;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -66,13 +69,41 @@ class KeepAnswerTest {
   }
 
   @Test
-  void theLimitIsTheLaddersUntilOneIsTyped() {
+  void theLimitIsFiveUnderTheLaddersUntilOneIsTyped() {
     KeepAnswer told = KeepAnswer.of(kept(12, 0, 8), Notation.METRIC);
-    assertThat(told.reasons()).anyMatch(r -> r.startsWith("90.0 °C comes about "));
+    assertThat(told.reasons()).anyMatch(r -> r.startsWith("85.0 °C comes about "));
     Job lower = kept(12, 0, 8);
     lower = lower.withCare(lower.care().withLimitCelsius(60.0));
     assertThat(KeepAnswer.of(lower, Notation.METRIC).reasons())
         .contains("The cores stand at 60.0 °C already.");
+  }
+
+  /** Own joints that stay as they are move the date away. */
+  @Test
+  void ownJointsFeedTheForecast() {
+    Job job = kept(5, 0, 0);
+    double usual = KeepAnswer.of(job, Notation.METRIC).ahead().orElseThrow().perYear();
+    List<OwnJoint> steady = List.of(new OwnJoint(-0.05, 1e-6), new OwnJoint(-0.05, 1e-6));
+    Job own = job.withCare(job.care().withOwnJoints(steady));
+    KeepAnswer told = KeepAnswer.of(own, Notation.METRIC);
+    assertThat(told.ahead().orElseThrow().perYear()).isLessThan(usual);
+    assertThat(told.notes())
+        .contains(
+            "The date reckons with 2 joints of your own on other chips, beside what is usual.");
+    assertThat(OwnAgeing.like(job, OwnAgeing.of(job))).hasSize(1);
+    Care odd = Care.NONE.withOwnJoints(List.of(new OwnJoint(Double.NaN, 1), new OwnJoint(1, 0)));
+    assertThat(odd.ownJoints()).isEmpty();
+  }
+
+  /** What the checks say is a sign among the causes. */
+  @Test
+  void theCourseIsASign() {
+    assertThat(InUse.of(kept(12, 6, 0)).sign()).contains(Sign.COOLANT_ROSE);
+    assertThat(InUse.of(kept(12, 0, 6)).sign()).contains(Sign.OVER_COOLANT_ROSE);
+    assertThat(InUse.of(kept(12, 4, 4)).sign()).contains(Sign.CREPT);
+    assertThat(InUse.of(kept(12, 0, 0)).sign()).isEmpty();
+    assertThat(InUse.of(kept(12, -6, 0)).sign()).isEmpty();
+    assertThat(InUse.of(JOB).sign()).isEmpty();
   }
 
   @Test

@@ -6,6 +6,7 @@ import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import java.util.EnumMap;
 import java.util.List;
@@ -28,12 +29,14 @@ final class FoundPanel extends VBox {
   private final TextField day = new TextField();
   private final Map<Found.Look, CheckBox> looks = new EnumMap<>(Found.Look.class);
   private final TextField note = new TextField();
+  private final FoundPhotos photos;
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
 
-  FoundPanel(JobModel shell, KeepModel model) {
+  FoundPanel(JobModel shell, Desk desk, KeepModel model) {
     super(8);
     this.shell = shell;
     this.model = model;
+    photos = new FoundPhotos(shell, desk);
     getStyleClass().add("panel");
     setId("keep-found");
     day.setId("found-day");
@@ -58,7 +61,8 @@ final class FoundPanel extends VBox {
     FlowPane line = new FlowPane(8, 6, Labels.line("Day"), day, note, add);
     line.setAlignment(Pos.CENTER_LEFT);
     getChildren()
-        .addAll(Labels.line("Found on opening it again", "strong"), rows, boxes, line, wrong);
+        .addAll(
+            Labels.line("Found on opening it again", "strong"), rows, boxes, photos, line, wrong);
   }
 
   void show(Job job) {
@@ -69,7 +73,11 @@ final class FoundPanel extends VBox {
     List<Found> found = job.care().found();
     for (int i = found.size() - 1; i >= 0; i--) {
       rows.getChildren().add(row(i, found.get(i)));
+      if (found.get(i).photos() != null) {
+        rows.getChildren().add(photos.pair(found.get(i)));
+      }
     }
+    photos.offer(job);
   }
 
   private HBox row(int index, Found found) {
@@ -99,9 +107,11 @@ final class FoundPanel extends VBox {
                   .filter(e -> e.getValue().isSelected())
                   .map(Map.Entry::getKey)
                   .toList(),
-              note.getText()));
+              note.getText(),
+              photos.typed()));
       wrong.setText("");
       note.clear();
+      photos.clear();
       looks.values().forEach(box -> box.setSelected(false));
     } catch (Problem problem) {
       wrong.setText(problem.getMessage());

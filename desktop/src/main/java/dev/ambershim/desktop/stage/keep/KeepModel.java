@@ -5,6 +5,7 @@ import dev.ambershim.core.job.CareEvent;
 import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
+import dev.ambershim.core.job.OwnJoint;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.reading.LogReader;
@@ -13,6 +14,7 @@ import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.keep.CheckReading;
 import dev.ambershim.core.stage.keep.KeepAnswer;
+import dev.ambershim.core.stage.keep.OwnAgeing;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.StageWork;
 import dev.ambershim.logbook.formats.KeepCalendar;
@@ -26,6 +28,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.OptionalDouble;
 import java.util.regex.Pattern;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -114,7 +117,8 @@ final class KeepModel {
             "reading " + name,
             progress -> {
               RunLog log = LogReader.read(name, LogFiles.read(file), progress);
-              return CheckReading.of(log, room, typed, day(file));
+              RunLog said = log.withRoles(shell.traffic().recalled(log));
+              return CheckReading.of(said, room, typed, day(file));
             },
             check -> {
               if (shell.storedProperty().get() != null
@@ -163,7 +167,9 @@ final class KeepModel {
         .write(
             "certificate",
             target,
-            () -> ReportFiles.write(Certificate.of(now, writing, day), target));
+            () ->
+                ReportFiles.write(
+                    Certificate.of(now, shell.traffic()::photo, writing, day), target));
   }
 
   LocalDate today() {
@@ -173,6 +179,21 @@ final class KeepModel {
   void add(KeptCheck check) {
     KeptCheck sound = check.checked();
     shell.edit("check of " + sound.date(), job -> job.withCare(job.care().with(sound)));
+  }
+
+  /** The person's own joints of this job's filling on other chips. */
+  List<OwnJoint> ownJoints() {
+    Job job = shell.jobProperty().get();
+    return job == null || shell.storedProperty().get() == null
+        ? List.of()
+        : OwnAgeing.like(job, shell.chips().agedBut(shell.storedProperty().get().id()));
+  }
+
+  /** Reckons with own joints from here on, or without them. */
+  void reckonWith(List<OwnJoint> own) {
+    shell.edit(
+        own.isEmpty() ? "without own joints" : "with own joints: " + own.size(),
+        job -> job.withCare(job.care().withOwnJoints(own)));
   }
 
   void removeCheck(int index) {

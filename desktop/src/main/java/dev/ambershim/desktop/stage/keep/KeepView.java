@@ -5,9 +5,11 @@ import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.CareFigures;
 import dev.ambershim.core.job.Figures;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.OwnJoint;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.stage.Drawing;
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.keep.ChipLine;
 import dev.ambershim.core.stage.keep.KeepAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.conduct.ConductSheet;
@@ -22,6 +24,7 @@ import dev.ambershim.desktop.widget.StageView;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import javafx.collections.MapChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -40,6 +43,7 @@ public final class KeepView implements StageView {
   private final VBox drawn = new VBox(6);
   private final VBox notes = new VBox(4);
   private final VBox figures = new VBox(6);
+  private final Button own = new Button();
   private final CheckPanel checks;
   private final EventPanel events;
   private final FoundPanel found;
@@ -54,7 +58,7 @@ public final class KeepView implements StageView {
     model = new KeepModel(shell);
     checks = new CheckPanel(shell, model);
     events = new EventPanel(shell, model);
-    found = new FoundPanel(shell, model);
+    found = new FoundPanel(shell, desk, model);
     course.setId("keep-course");
     drawn.getStyleClass().add("panel");
     notes.getStyleClass().add("panel");
@@ -74,6 +78,17 @@ public final class KeepView implements StageView {
     shell.jobProperty().addListener((o, was, is) -> lists());
     shell.notationProperty().addListener((o, was, is) -> lists());
     shell.themeProperty().addListener((o, was, is) -> tell());
+    own.setId("keep-own");
+    own.disableProperty().bind(shell.readOnlyProperty());
+    shell.chips().lines().addListener((MapChangeListener<String, ChipLine>) change -> offerOwn());
+    shell
+        .stageProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is == Stage.KEEP) {
+                shell.chips().look();
+              }
+            });
     lists();
     tell();
   }
@@ -133,6 +148,25 @@ public final class KeepView implements StageView {
     figures.getChildren().setAll(Labels.line("What it is watched by", "strong"));
     Figures.of(job, CareFigures.CARE, Side.AFTER)
         .forEach(f -> figures.getChildren().add(new FieldRow(shell, f)));
+    figures.getChildren().add(own);
+    offerOwn();
+  }
+
+  /** Offers to reckon with the person's own joints, where other chips tell how they aged. */
+  private void offerOwn() {
+    Job job = shell.jobProperty().get();
+    if (job == null) {
+      return;
+    }
+    List<OwnJoint> told = model.ownJoints();
+    boolean taken = !job.care().ownJoints().isEmpty();
+    boolean newer = !told.isEmpty() && !told.equals(job.care().ownJoints());
+    own.setText(
+        newer
+            ? "Reckon with your own joints on other chips (" + told.size() + ")"
+            : "Reckon without your own joints");
+    visible(own, newer || taken);
+    own.setOnAction(e -> model.reckonWith(newer ? told : List.of()));
   }
 
   private void tell() {

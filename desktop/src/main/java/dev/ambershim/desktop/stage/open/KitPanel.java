@@ -15,6 +15,7 @@ import dev.ambershim.desktop.model.WorkModel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import javafx.geometry.Pos;
@@ -39,6 +40,7 @@ final class KitPanel extends VBox {
   private final Label unit = Labels.line("", "quiet");
   private final TextField coins = field("pack-coins", 60, "price");
   private final TextField until = field("pack-until", 100, "good until");
+  private final TextField lot = field("pack-lot", 70, "lot");
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
   private Kit shownKit;
   private List<ShelfItem> shownShelf;
@@ -66,7 +68,7 @@ final class KitPanel extends VBox {
     add.disableProperty().bind(model.readOnlyProperty());
     add.setOnAction(e -> add());
     until.setOnAction(e -> add());
-    HBox adding = new HBox(6, supply, name, amount, unit, coins, until, add);
+    HBox adding = new HBox(6, supply, name, amount, unit, coins, until, lot, add);
     adding.setAlignment(Pos.CENTER_LEFT);
     Button stock = new Button("Put all that is missing on the shelf, as usual packs");
     stock.setId("stock-missing");
@@ -136,11 +138,16 @@ final class KitPanel extends VBox {
       Notation notation = model.notationProperty().get();
       ShelfItem item =
           ShelfItem.checked(
-              name.getText(),
-              what,
-              notation.read(amount.getText(), Unit.COUNT, "amount"),
-              coins.getText().isBlank() ? 0 : notation.read(coins.getText(), Unit.COUNT, "price"),
-              until.getText().isBlank() ? null : MomentText.readDay(until.getText(), "good until"));
+                  name.getText(),
+                  what,
+                  notation.read(amount.getText(), Unit.COUNT, "amount"),
+                  coins.getText().isBlank()
+                      ? 0
+                      : notation.read(coins.getText(), Unit.COUNT, "price"),
+                  until.getText().isBlank()
+                      ? null
+                      : MomentText.readDay(until.getText(), "good until"))
+              .bought(today(), lot.getText());
       say("");
       bench.editShelf(
           all -> {
@@ -167,11 +174,12 @@ final class KitPanel extends VBox {
             String fresh = usual.name() + " of " + today;
             all.add(
                 new ShelfItem(
-                    fresh,
-                    usual.supply(),
-                    usual.amount() * line.packs(),
-                    usual.coins() * line.packs(),
-                    usual.until()));
+                        fresh,
+                        usual.supply(),
+                        usual.amount() * line.packs(),
+                        usual.coins() * line.packs(),
+                        usual.until())
+                    .bought(today, ""));
           }
           return all;
         });
@@ -248,8 +256,43 @@ final class KitPanel extends VBox {
                   + " of "
                   + amount(item.amount(), item.supply())),
           Labels.line(good, item.good(today()) ? "quiet" : "strong"),
-          remove);
+          new HBox(6, open(item, i), remove),
+          Labels.line(told(item, now), "quiet"));
     }
+  }
+
+  private Button open(ShelfItem item, int place) {
+    Button open = new Button("Opened today");
+    open.setId("open-pack-" + place);
+    open.setVisible(item.opened() == null);
+    open.setManaged(item.opened() == null);
+    open.setDisable(model.readOnly());
+    open.setOnAction(
+        e ->
+            bench.editShelf(
+                all -> {
+                  all.replaceAll(i -> i.equals(item) ? i.opened(today()) : i);
+                  return all;
+                }));
+    return open;
+  }
+
+  /** When it was bought and opened, its lot, and the jobs that used it. */
+  private static String told(ShelfItem item, Outlook now) {
+    List<String> told = new ArrayList<>();
+    if (item.opened() != null) {
+      told.add("opened " + item.opened());
+    } else if (item.bought() != null) {
+      told.add("bought " + item.bought());
+    }
+    if (!item.lot().isEmpty()) {
+      told.add("lot " + item.lot());
+    }
+    List<String> users = now.users(item);
+    if (!users.isEmpty()) {
+      told.add("used for " + String.join(", ", users));
+    }
+    return String.join("; ", told);
   }
 
   private String amount(double value, Supply supply) {
