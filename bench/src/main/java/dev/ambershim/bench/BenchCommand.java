@@ -7,6 +7,7 @@ import dev.ambershim.bench.coverage.DiagnosisCoverage;
 import dev.ambershim.bench.coverage.FaceCoverage;
 import dev.ambershim.bench.coverage.HeadroomCoverage;
 import dev.ambershim.bench.coverage.KeepCoverage;
+import dev.ambershim.bench.coverage.SeriesCoverage;
 import dev.ambershim.bench.coverage.WeighCoverage;
 import dev.ambershim.cli.Commands;
 import dev.ambershim.logbook.store.Json;
@@ -72,7 +73,8 @@ public final class BenchCommand implements Callable<Integer> {
   @Option(
       names = "--only",
       paramLabel = "KIND",
-      description = "Of coverage only one kind: compare, headroom, faces, weigh, keep or diagnose.")
+      description =
+          "Of coverage only one kind: compare, headroom, faces, weigh, keep, series or diagnose.")
   String only;
 
   @Override
@@ -158,7 +160,7 @@ public final class BenchCommand implements Callable<Integer> {
   private String coverage(ObjectNode node) {
     StringBuilder words = new StringBuilder();
     List<Coverage> all = new ArrayList<>();
-    for (String kind : List.of("compare", "headroom", "faces", "weigh", "keep")) {
+    for (String kind : List.of("compare", "headroom", "faces", "weigh", "keep", "series")) {
       if (only == null || only.equals(kind)) {
         all.addAll(
             switch (kind) {
@@ -166,6 +168,7 @@ public final class BenchCommand implements Callable<Integer> {
               case "headroom" -> HeadroomCoverage.all(repeats);
               case "faces" -> FaceCoverage.all(repeats);
               case "keep" -> KeepCoverage.all(repeats);
+              case "series" -> SeriesCoverage.all(repeats);
               default -> WeighCoverage.all(repeats);
             });
       }

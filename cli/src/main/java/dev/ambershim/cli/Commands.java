@@ -39,6 +39,7 @@ public final class Commands {
             new DiagnoseCommand(),
             new DriftCommand(),
             new EverydayCommand(),
+            new SeriesCommand(),
             new WeighCommand(),
             new PlanCommand(),
             new RestCommand(),

@@ -198,6 +198,21 @@ class FuzzTest {
             2026-04-01,66.0,154.7,after,0.3,2
             """,
             List.of("drift", "", "--limit", "95", "--json")));
+    all.add(
+        new Reader(
+            "s.csv",
+            """
+            candidate,block,rise_K,power_W,order,price,spoiled
+            A,1,59.05,148.1,1,0.4,
+            B,1,58.15,151.6,2,0.7,
+            C,1,,,3,,hair
+            B,2,58.74,148.5,4,0.7,
+            A,2,61.47,150.9,5,0.4,
+            C,2,59.36,151.4,6,,
+            A,3,62.24,150.0,7,0.4,
+            C,3,59.33,148.5,8,,
+            """,
+            List.of("series", "judge", "", "--json")));
     all.add(new Reader("day.csv", log(",", false), List.of("everyday", "", "--json")));
     for (String command : List.of("plan", "dose", "mount")) {
       all.add(new Reader("job.json", document, List.of(command, "", "--json")));

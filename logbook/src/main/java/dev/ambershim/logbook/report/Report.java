@@ -276,7 +276,8 @@ public record Report(String title, List<Block> blocks) {
     return new Block.Table(rows);
   }
 
-  private static void addWorking(List<Block> blocks, Finding finding, Notation notation) {
+  /** A finding with how it was worked out. */
+  static void addWorking(List<Block> blocks, Finding finding, Notation notation) {
     Working working = finding.working();
     blocks.add(new Block.Paragraph(finding.sentence()));
     blocks.add(new Block.Paragraph("Method: " + working.formula() + "."));

@@ -1,0 +1,192 @@
+package dev.ambershim.cli;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.physics.surface.ProbeTable;
+import dev.ambershim.core.runs.series.Judged;
+import dev.ambershim.core.runs.series.MountTable;
+import dev.ambershim.core.runs.series.SeriesFit;
+import dev.ambershim.core.stage.series.SeriesAnswer;
+import dev.ambershim.core.stage.series.SeriesPlan;
+import dev.ambershim.core.stage.series.SeriesTerms;
+import dev.ambershim.logbook.formats.SeriesJson;
+import dev.ambershim.logbook.report.ReportFiles;
+import dev.ambershim.logbook.report.SeriesReport;
+import dev.ambershim.logbook.store.Json;
+import dev.ambershim.logbook.store.LogFiles;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** {@code series}: several candidates, planned so that they can be told apart, and judged. */
+@Command(
+    name = "series",
+    mixinStandardHelpOptions = true,
+    description = "Plan and judge a series: which of several pastes, patterns or coolers is best.",
+    subcommands = {SeriesCommand.PlanIt.class, SeriesCommand.JudgeIt.class})
+final class SeriesCommand implements Callable<Integer> {
+  @Spec CommandSpec spec;
+
+  @Override
+  public Integer call() {
+    throw new ParameterException(spec.commandLine(), "Say plan or judge");
+  }
+
+  /** {@code series plan}. */
+  @Command(
+      name = "plan",
+      mixinStandardHelpOptions = true,
+      description = "Say in which order to mount, how often, and what that can tell.")
+  static final class PlanIt implements Callable<Integer> {
+    @Spec CommandSpec spec;
+
+    @Option(
+        names = "--candidate",
+        paramLabel = "NAME",
+        required = true,
+        description = "A paste, pattern, cooler or setting; once for each.")
+    List<String> candidates;
+
+    @Option(
+        names = "--mounts",
+        paramLabel = "N",
+        description = "Mounts of each; else as many as --care asks for.")
+    Integer mounts;
+
+    @Option(names = "--hours", paramLabel = "H", description = "Plan for so many hours instead.")
+    Double hours;
+
+    @Option(names = "--care", paramLabel = "K", description = "Smallest difference that matters.")
+    double care = SeriesTerms.USUAL.careKelvin();
+
+    @Option(names = "--remount", paramLabel = "K", description = "Your scatter between mounts.")
+    double remount = SeriesTerms.USUAL.remountKelvin();
+
+    @Option(names = "--minutes", paramLabel = "MIN", description = "One mount, with its run.")
+    double minutes = SeriesTerms.USUAL.mountMinutes();
+
+    @Option(names = "--grams", paramLabel = "G", description = "What one mount uses up.")
+    double grams = SeriesTerms.USUAL.mountGrams();
+
+    @Option(names = "--seed", paramLabel = "S", description = "The same gives the same order.")
+    long seed = 1;
+
+    @Option(names = "--json", description = "Print JSON.")
+    boolean json;
+
+    @Override
+    public Integer call() {
+      SeriesPlan plan =
+          SeriesPlan.of(
+              candidates,
+              mounts == null ? OptionalInt.empty() : OptionalInt.of(mounts),
+              Optional.ofNullable(hours),
+              new SeriesTerms(care, remount, minutes, grams),
+              seed,
+              Notation.METRIC);
+      PrintWriter out = spec.commandLine().getOut();
+      if (json) {
+        out.println(Json.pretty(SeriesJson.of(plan)));
+      } else {
+        out.println(plan.sentence());
+        int place = 1;
+        for (int b = 0; b < plan.rota().blocks().size(); b++) {
+          out.println("  Block " + (b + 1));
+          for (String candidate : plan.rota().blocks().get(b)) {
+            out.println("    " + place++ + "  " + candidate);
+          }
+        }
+        plan.notes().forEach(n -> out.println("  " + n));
+      }
+      out.flush();
+      return 0;
+    }
+  }
+
+  /** {@code series judge}. */
+  @Command(
+      name = "judge",
+      mixinStandardHelpOptions = true,
+      description = "Tell which candidates differ beyond chance, and which is best.")
+  static final class JudgeIt implements Callable<Integer> {
+    @Spec CommandSpec spec;
+
+    @Parameters(
+        paramLabel = "SERIES.csv",
+        description =
+            "Mounts, header candidate,block,rise_K,power_W; room_C, order, price, spoiled if known.")
+    Path file;
+
+    @Option(names = "--care", paramLabel = "K", description = "Smallest difference that matters.")
+    double care = SeriesTerms.USUAL.careKelvin();
+
+    @Option(
+        names = "--remount",
+        paramLabel = "K",
+        description = "Your scatter between mounts, for a series too short to tell it.")
+    double remount = SeriesTerms.USUAL.remountKelvin();
+
+    @Option(
+        names = "--report",
+        paramLabel = "FILE",
+        description = "Write it with its pictures as well, as .html or .pdf.")
+    Path report;
+
+    @Option(
+        names = "--reference",
+        paramLabel = "NAME",
+        description = "Compare every other candidate with this one as well.")
+    String reference;
+
+    @Option(names = "--json", description = "Print JSON.")
+    boolean json;
+
+    @Override
+    public Integer call() {
+      SeriesTerms terms =
+          new SeriesTerms(
+              care, remount, SeriesTerms.USUAL.mountMinutes(), SeriesTerms.USUAL.mountGrams());
+      Judged judged =
+          SeriesFit.of(
+              MountTable.read(file.toString(), ProbeTable.text(LogFiles.read(file))),
+              terms.remountKelvin(),
+              Optional.ofNullable(reference));
+      SeriesAnswer answer = SeriesAnswer.of(judged, terms.careKelvin(), Notation.METRIC);
+      if (report != null) {
+        ReportFiles.write(
+            SeriesReport.of(answer, Notation.METRIC, file.getFileName().toString()), report);
+      }
+      PrintWriter out = spec.commandLine().getOut();
+      if (json) {
+        out.println(Json.pretty(SeriesJson.of(answer)));
+      } else {
+        out.println(answer.sentence());
+        answer.reasons().forEach(r -> out.println("  " + r));
+        for (Judged.Mean m : judged.ranking()) {
+          out.println(
+              String.format(
+                  Locale.ROOT,
+                  "  %-4s %7.1f K (%.1f to %.1f)  best with %3.0f %%  %s",
+                  m.group(),
+                  m.kelvin(),
+                  m.interval().low(),
+                  m.interval().high(),
+                  100 * m.chanceBest(),
+                  m.candidate()));
+        }
+        answer.notes().forEach(n -> out.println("  " + n));
+      }
+      out.flush();
+      return 0;
+    }
+  }
+}

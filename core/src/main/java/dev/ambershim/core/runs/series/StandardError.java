@@ -1,0 +1,71 @@
+package dev.ambershim.core.runs.series;
+
+import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
+import org.hipparchus.analysis.solvers.UnivariateSolverUtils;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.hipparchus.special.Gamma;
+
+/**
+ * What several comparisons with one estimated standard error have in common: their joint chance is
+ * that for a known standard error, integrated over its chi distribution by Gauss and Legendre.
+ */
+final class StandardError {
+  private static final NormalDistribution NORMAL = new NormalDistribution();
+  private static final GaussIntegratorFactory GAUSS = new GaussIntegratorFactory();
+  private static final int POINTS = 48;
+
+  /** Beyond so many standard deviations nothing is left. */
+  private static final double FAR = 8;
+
+  /** From so many degrees of freedom the standard error is as good as known. */
+  private static final double KNOWN = 5000;
+
+  private static final double MOST = 2000;
+
+  private StandardError() {}
+
+  /**
+   * The chance of at most a figure.
+   *
+   * @param figure in standard errors
+   * @param freedom of the standard error, above 0
+   * @param known the chance where the standard error is known
+   */
+  static double cumulative(double figure, double freedom, DoubleUnaryOperator known) {
+    if (!(figure > 0)) {
+      return 0;
+    }
+    if (freedom > KNOWN) {
+      return known.applyAsDouble(figure);
+    }
+    double spread = FAR / Math.sqrt(2 * freedom);
+    double logScale =
+        Math.log(2) + freedom / 2 * Math.log(freedom / 2) - Gamma.logGamma(freedom / 2);
+    double sum =
+        GAUSS
+            .legendre(POINTS, Math.max(0, 1 - spread), 1 + spread)
+            .integrate(
+                s ->
+                    Math.exp(logScale + (freedom - 1) * Math.log(s) - freedom * s * s / 2)
+                        * known.applyAsDouble(figure * s));
+    return Math.min(1, sum);
+  }
+
+  /** The mean of a function of a standard normal figure. */
+  static double overNormal(DoubleUnaryOperator function) {
+    return GAUSS
+        .legendre(POINTS, -FAR, FAR)
+        .integrate(z -> NORMAL.density(z) * function.applyAsDouble(z));
+  }
+
+  /** The figure that is not passed with a chance. */
+  static double quantile(double chance, DoubleUnaryOperator cumulative) {
+    double[] ends =
+        UnivariateSolverUtils.bracket(
+            q -> cumulative.applyAsDouble(q) - chance, 3, 0, MOST, 1, 1.3, 60);
+    return new BracketingNthOrderBrentSolver(1e-6, 1e-8, 5)
+        .solve(200, q -> cumulative.applyAsDouble(q) - chance, ends[0], ends[1]);
+  }
+}

@@ -1,0 +1,44 @@
+package dev.ambershim.core.stage.series;
+
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.judging.Judging;
+
+/**
+ * What a series is planned and judged by.
+ *
+ * @param careKelvin the smallest difference that matters, K
+ * @param remountKelvin scatter between mounts to reckon with until the mounts tell their own, K
+ * @param mountMinutes one mount from cleaning to the end of its run
+ * @param mountGrams what one mount uses up, g
+ */
+public record SeriesTerms(
+    double careKelvin, double remountKelvin, double mountMinutes, double mountGrams) {
+  /**
+   * Common practice: 1 K; clean and mount 15 min, warm up and settle 20 min, cool down 10 min; a
+   * third of a gram.
+   */
+  public static final SeriesTerms USUAL = new SeriesTerms(1, Judging.USUAL_REMOUNT_KELVIN, 45, 0.3);
+
+  /**
+   * Refuses what cannot be.
+   *
+   * @throws Problem {@code series.terms} naming the figure
+   */
+  public SeriesTerms {
+    check("care", careKelvin, 0.05, 50, "K");
+    check("scatter", remountKelvin, 0.02, 20, "K");
+    check("minutes", mountMinutes, 1, 1440, "min");
+    check("grams", mountGrams, 0, 100, "g");
+  }
+
+  private static void check(String name, double value, double low, double high, String unit) {
+    if (!(value >= low && value <= high)) {
+      throw new Problem(
+          "series.terms",
+          Place.field(name),
+          value + " " + unit + " cannot be.",
+          "Give " + low + " to " + high + " " + unit + ".");
+    }
+  }
+}
