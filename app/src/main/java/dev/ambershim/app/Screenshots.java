@@ -120,7 +120,8 @@ public final class Screenshots extends Application {
             () -> {
               shell.closeSheet();
               press(KeyCode.L, true);
-            }));
+            },
+            this::told));
     shots.add(
         new Shot(
             "open",
@@ -157,7 +158,6 @@ public final class Screenshots extends Application {
     shots.add(new Shot("measure-face", () -> scrollTo("#face-answer"), this::measured));
     shots.add(new Shot("lap", () -> go(Stage.LAP), this::measured));
     shots.add(new Shot("coat", () -> go(Stage.COAT), this::measured));
-    shots.add(new Shot("coat-paste", this::pressPaste, this::pressed));
     shots.add(
         new Shot(
             "diagnosis",
@@ -182,10 +182,17 @@ public final class Screenshots extends Application {
             this::measured));
     shots.add(
         new Shot(
-            "practise",
+            "series",
             () -> {
               model.setTheme(Theme.GRAPHITE);
               model.open(sorrel);
+              shell.toggleSeries();
+            },
+            this::judged));
+    shots.add(
+        new Shot(
+            "practise",
+            () -> {
               shell.togglePractise();
               fire("#practise-begin");
             },
@@ -272,6 +279,15 @@ public final class Screenshots extends Application {
     return read && status.getText().isEmpty() && !model.inquiry().busyProperty().get();
   }
 
+  /** Whether every chip of the logbook is worked out. */
+  private boolean told() {
+    return model.chips().lines().size() == model.jobs().size();
+  }
+
+  private boolean judged() {
+    return shell.lookup("#series-picture-mounts") != null;
+  }
+
   private boolean practised() {
     return !model.inquiry().busyProperty().get();
   }
@@ -291,16 +307,6 @@ public final class Screenshots extends Application {
 
   private void go(Stage stage) {
     model.stageProperty().set(stage);
-  }
-
-  /** The paste pressed flat, some of the way. */
-  private void pressPaste() {
-    scrollTo("#paste-answer");
-    ((Button) shell.lookup("#paste-press")).fire();
-  }
-
-  private boolean pressed() {
-    return ((Button) shell.lookup("#paste-press")).getText().startsWith("Press");
   }
 
   /** Brings a node to the top of the middle. */

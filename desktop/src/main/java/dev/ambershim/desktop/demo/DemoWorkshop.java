@@ -26,6 +26,7 @@ import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.logbook.store.Attachment;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.Readings;
+import dev.ambershim.logbook.store.SeriesBook;
 import dev.ambershim.logbook.store.Shelf;
 import dev.ambershim.logbook.store.StoredJob;
 import dev.ambershim.sensors.rig.Fault;
@@ -70,6 +71,7 @@ public final class DemoWorkshop {
     workshop.fennel();
     StoredJob sorrel = workshop.sorrel();
     Shelf.keep(logbook, shelf());
+    SeriesBook.keep(logbook, List.of(DemoSeries.fivePastes()));
     logbook.keepSetting("lastJob", sorrel.id());
   }
 

@@ -18,6 +18,7 @@ import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -307,6 +308,11 @@ public final class FrameView extends StackPane implements Desk {
     toggle(Asked.PRACTISE);
   }
 
+  /** Goes to the series, which belong to no job, or back. */
+  public void toggleSeries() {
+    toggle(Asked.SERIES);
+  }
+
   private void toggle(Asked asked) {
     boolean back = inquiries.shows(asked);
     leaveBench();
@@ -363,7 +369,9 @@ public final class FrameView extends StackPane implements Desk {
   }
 
   void showLogbook() {
-    showSheet("Logbook", LogbookSheet.content(model, this::closeSheet, this::togglePractise));
+    showSheet(
+        "Logbook",
+        LogbookSheet.content(model, this::closeSheet, this::togglePractise, this::toggleSeries));
   }
 
   void showSettings() {
@@ -386,6 +394,11 @@ public final class FrameView extends StackPane implements Desk {
 
   @Override
   public void conduct() {
+    Optional<Inquiry> own = inquiries.shown().filter(Inquiry::conducts);
+    if (own.isPresent() && !model.readOnly()) {
+      own.get().conduct();
+      return;
+    }
     if (model.jobProperty().get() == null || model.readOnly()) {
       return;
     }

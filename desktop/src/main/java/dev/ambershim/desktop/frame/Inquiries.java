@@ -11,7 +11,8 @@ final class Inquiries {
   /** The questions that several stages ask, or none. */
   enum Asked {
     DIAGNOSIS,
-    PRACTISE
+    PRACTISE,
+    SERIES
   }
 
   private final Supplier<Map<Asked, Supplier<Inquiry>>> makers;

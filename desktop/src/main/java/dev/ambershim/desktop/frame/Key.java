@@ -18,6 +18,7 @@ enum Key {
   CONDUCT("Ctrl+J", "conduct a stress run", FrameView::conduct),
   DIAGNOSIS("Ctrl+D", "why is it hot? and back", FrameView::toggleDiagnosis),
   PRACTISE("Ctrl+Shift+D", "practise: hidden faults, drops, steps", FrameView::togglePractise),
+  SERIES("Ctrl+Shift+S", "which is best? a series, and back", FrameView::toggleSeries),
   BENCH("F2", "go to the bench, and back", FrameView::toggleBench),
   RUNG("Ctrl+G", "write down a rung of the clock ladder", FrameView::writeRung),
   UNDO("Ctrl+Z", "undo", v -> v.model().undo()),

@@ -46,7 +46,7 @@ final class LogbookSheet {
 
   private LogbookSheet() {}
 
-  static Node content(JobModel model, Runnable close, Runnable practise) {
+  static Node content(JobModel model, Runnable close, Runnable practise, Runnable series) {
     FilteredList<JobHead> found = new FilteredList<>(model.jobs());
     TextField search = new TextField();
     search.setId("search-jobs");
@@ -161,11 +161,11 @@ final class LogbookSheet {
     Button go = new Button("Practise  Ctrl+Shift+D");
     go.setId("logbook-practise");
     go.setOnAction(e -> practise.run());
+    Button compare = new Button("Which is best?  Ctrl+Shift+S");
+    compare.setId("logbook-series");
+    compare.setOnAction(e -> series.run());
     HBox practice =
-        new HBox(
-            10,
-            go,
-            Labels.line("Find hidden faults on invented chips; nothing can break.", "hint"));
+        new HBox(10, go, compare, Labels.line("Hidden faults to find; pastes to rank.", "hint"));
     practice.setAlignment(Pos.CENTER_LEFT);
     HBox top = new HBox(8, search, order, away, archive);
     top.setAlignment(Pos.CENTER_LEFT);

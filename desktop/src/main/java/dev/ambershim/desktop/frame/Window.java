@@ -16,6 +16,7 @@ import dev.ambershim.desktop.stage.measure.MeasureView;
 import dev.ambershim.desktop.stage.open.OpenView;
 import dev.ambershim.desktop.stage.practise.PractiseView;
 import dev.ambershim.desktop.stage.prove.ProveView;
+import dev.ambershim.desktop.stage.series.SeriesView;
 import dev.ambershim.desktop.stage.steps.StepsView;
 import dev.ambershim.desktop.stage.weigh.WeighView;
 import dev.ambershim.desktop.widget.Dress;
@@ -71,7 +72,9 @@ public final class Window {
                     Asked.DIAGNOSIS,
                     () -> new DiagnosisView(model, view, view::toggleDiagnosis),
                     Asked.PRACTISE,
-                    () -> new PractiseView(model, view::togglePractise)));
+                    () -> new PractiseView(model, view::togglePractise),
+                    Asked.SERIES,
+                    () -> new SeriesView(model, view, view::toggleSeries)));
     model.setExample(DemoWorkshop::fill);
     await(fonts);
     scene.setRoot(shell);

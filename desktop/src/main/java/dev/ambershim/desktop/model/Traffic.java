@@ -7,12 +7,14 @@ import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.logbook.bundle.JobBundle;
 import dev.ambershim.logbook.formats.RungCsv;
 import dev.ambershim.logbook.report.ReportFiles;
 import dev.ambershim.logbook.store.LeftRuns;
 import dev.ambershim.logbook.store.LogFiles;
+import dev.ambershim.logbook.store.SeriesBook;
 import dev.ambershim.logbook.store.ShapeRoles;
 import dev.ambershim.logbook.store.StoredJob;
 import dev.ambershim.logbook.store.WholeFile;
@@ -120,6 +122,16 @@ public final class Traffic {
   /** The roles that were said for logs of this shape. Call on a line of work. */
   public Map<String, Role> recalled(RunLog log) {
     return ShapeRoles.recall(model.logbook(), log);
+  }
+
+  /** The person's series. Call on a line of work. */
+  public List<Series> series() {
+    return SeriesBook.of(model.logbook());
+  }
+
+  /** Keeps the person's series. Call on a line of work. */
+  public void keepSeries(List<Series> series) {
+    SeriesBook.keep(model.logbook(), series);
   }
 
   /** Where the logs of conducted runs are kept, besides being taken into their jobs. */

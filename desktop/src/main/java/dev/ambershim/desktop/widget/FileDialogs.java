@@ -111,6 +111,17 @@ public final class FileDialogs {
     return target("Write the certificate (.pdf or .html)", "-certificate.pdf", "Certificate");
   }
 
+  /** Asks where to write what a series says. */
+  public Optional<Path> seriesTarget(String name) {
+    return picker.save(
+        "Write the series (.pdf or .html)", Report.fileName(name) + ".pdf", "Report", "*.pdf");
+  }
+
+  /** Asks where to write the mounts of a series. */
+  public Optional<Path> mountsTarget(String name) {
+    return picker.save("Write the mounts (.csv)", Report.fileName(name) + ".csv", "Table", "*.csv");
+  }
+
   /** Asks where to write the card for the bench. */
   public Optional<Path> cardTarget() {
     return target("Write the card for the bench (.pdf or .html)", "-card.pdf", "Card");

@@ -4,4 +4,9 @@ package dev.ambershim.desktop.widget;
 public interface Inquiry extends StageView {
   /** Begins to look for an answer, or ends it. */
   void open(boolean now);
+
+  /** Whether a run that is conducted is its own, and not the stage's. */
+  default boolean conducts() {
+    return false;
+  }
 }

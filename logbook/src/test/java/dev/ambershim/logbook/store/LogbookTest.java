@@ -15,6 +15,8 @@ import dev.ambershim.core.runs.reading.Channel;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.series.Series;
+import dev.ambershim.core.stage.series.SeriesTerms;
 import dev.ambershim.logbook.Fixture;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -71,6 +73,30 @@ class LogbookTest {
     try (Logbook logbook = Fixture.open(folder)) {
       assertThat(logbook.load(id).job().title()).isEqualTo("old");
       assertThat(logbook.thumbnail("x")).isEmpty();
+    }
+  }
+
+  @Test
+  void seriesAreKeptApartFromJobs() {
+    Series series =
+        new Series(
+                "two pastes",
+                List.of("ash", "birch"),
+                List.of(List.of("ash", "birch")),
+                SeriesTerms.USUAL,
+                List.of())
+            .with(new Series.Made("ash", 1, 60.5, 150.0, null, "", "thin"))
+            .with(new Series.Made("birch", 1, null, null, null, "hair", ""));
+    try (Logbook logbook = Fixture.open(folder)) {
+      assertThat(SeriesBook.of(logbook)).isEmpty();
+      SeriesBook.keep(logbook, List.of(series));
+    }
+    try (Logbook logbook = Fixture.open(folder)) {
+      assertThat(SeriesBook.of(logbook)).containsExactly(series);
+      for (String bad : List.of("{", "{\"format\": \"ambershim/series-9\"}", "{\"series\": 4}")) {
+        logbook.keepSetting("series", bad);
+        assertThatThrownBy(() -> SeriesBook.of(logbook)).isInstanceOf(Problem.class);
+      }
     }
   }
 

@@ -25,6 +25,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.IntConsumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -50,6 +51,7 @@ public final class ConductSheet {
   private final JobModel model;
   private final Desk shell;
   private final Side side;
+  private final IntConsumer coming;
   private final ComboBox<String> from =
       choice("conduct-from", RIG_FAST, RIG, OWN, OWN_BY_HAND, LOG);
   private final ComboBox<String> school = choice("conduct-protocol");
@@ -67,7 +69,8 @@ public final class ConductSheet {
   private final TextField size = field("conduct-fault size");
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
 
-  private ConductSheet(JobModel model, Desk shell, Side side) {
+  private ConductSheet(JobModel model, Desk shell, Side side, IntConsumer coming) {
+    this.coming = coming;
     this.model = model;
     this.shell = shell;
     this.side = side;
@@ -85,12 +88,21 @@ public final class ConductSheet {
 
   /** Lays the sheet over the window; the run's logs go to a side of the job. */
   public static void open(JobModel model, Desk shell, Side side) {
+    open(model, shell, side, logs -> {});
+  }
+
+  /**
+   * The same for what waits for the run.
+   *
+   * @param coming is told how many logs come in, just before they do
+   */
+  public static void open(JobModel model, Desk shell, Side side, IntConsumer coming) {
     if (model.jobProperty().get() == null) {
       return;
     }
     shell.showSheet(
         "Conduct a run " + side.words() + " the work",
-        new ConductSheet(model, shell, side).content());
+        new ConductSheet(model, shell, side, coming).content());
   }
 
   private static ComboBox<String> choice(String id, String... items) {
@@ -253,6 +265,7 @@ public final class ConductSheet {
         .addListener(
             (o, was, is) -> {
               if (!is.plateaus().isEmpty()) {
+                coming.accept(is.plateaus().size());
                 model.addLogs(is.plateaus(), side);
                 rooms.of(is.plateaus());
               }

@@ -7,7 +7,6 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.job.OwnJoint;
 import dev.ambershim.core.job.RunResult;
-import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
@@ -15,6 +14,7 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.keep.CheckReading;
 import dev.ambershim.core.stage.keep.KeepAnswer;
 import dev.ambershim.core.stage.keep.OwnAgeing;
+import dev.ambershim.desktop.model.AwaitedRun;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.StageWork;
 import dev.ambershim.logbook.formats.KeepCalendar;
@@ -30,18 +30,13 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.regex.Pattern;
 import javafx.beans.property.ReadOnlyObjectProperty;
 
 /** What Keep says, and how checks come into the job. */
 final class KeepModel {
-  /** How the log of a conducted run after the work is called. */
-  private static final Pattern CONDUCTED = Pattern.compile("after-\\d{8}-\\d{6}.*");
-
   private final JobModel shell;
   private final StageWork<KeepAnswer> work;
-  private int runsBefore = -1;
-  private String jobBefore = "";
+  private final AwaitedRun awaited;
 
   /** A model over the shell's job. */
   KeepModel(JobModel shell) {
@@ -55,7 +50,7 @@ final class KeepModel {
               Notation notation = shell.notationProperty().get();
               return watch -> KeepAnswer.of(job, notation);
             });
-    shell.assessmentProperty().addListener((o, was, is) -> conducted(is));
+    awaited = new AwaitedRun(shell, this::takeRun);
     work.outdated();
   }
 
@@ -64,26 +59,9 @@ final class KeepModel {
     return work.shownProperty();
   }
 
-  /** A run that is conducted from here on becomes a check, apart from the proof of the work. */
-  void awaitRun() {
-    Job job = shell.jobProperty().get();
-    runsBefore = job == null ? -1 : job.runs().size();
-    jobBefore = job == null ? "" : shell.storedProperty().get().id();
-  }
-
-  private void conducted(Assessment now) {
-    if (now == null
-        || runsBefore < 0
-        || shell.storedProperty().get() == null
-        || !shell.storedProperty().get().id().equals(jobBefore)) {
-      return;
-    }
-    now.runs().stream()
-        .filter(r -> r.index() >= runsBefore && r.entry().side() == Side.AFTER)
-        .filter(r -> r.entry().state().isEmpty())
-        .filter(r -> CONDUCTED.matcher(r.entry().fileName()).matches())
-        .findFirst()
-        .ifPresent(this::takeRun);
+  /** Runs that were just conducted become checks, apart from the proof of the work. */
+  void coming(int runs) {
+    awaited.coming(runs);
   }
 
   /** One run at a time: the edit brings the next assessment, and with it the next run. */

@@ -226,7 +226,6 @@ public final class KeepView implements StageView {
 
   @Override
   public void conduct() {
-    model.awaitRun();
-    ConductSheet.open(shell, desk, Side.AFTER);
+    ConductSheet.open(shell, desk, Side.AFTER, model::coming);
   }
 }

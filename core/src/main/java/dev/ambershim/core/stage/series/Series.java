@@ -1,0 +1,230 @@
+package dev.ambershim.core.stage.series;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.runs.drift.Check;
+import dev.ambershim.core.runs.series.Mount;
+import dev.ambershim.core.runs.series.SeriesFit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A series under way: its order, and the mounts that were made.
+ *
+ * @param name what the person calls it
+ * @param candidates in the order they were named
+ * @param blocks the order of the mounts, block by block
+ * @param terms what it is planned and judged by
+ * @param made the mounts so far, in their order
+ */
+public record Series(
+    String name,
+    List<String> candidates,
+    List<List<String>> blocks,
+    SeriesTerms terms,
+    List<Made> made) {
+  /**
+   * A mount that was made.
+   *
+   * @param candidate what was mounted
+   * @param block from 1
+   * @param riseKelvin mean of the cores over the room, or null where it was spoiled
+   * @param watts chip power, or null where it was spoiled
+   * @param roomCelsius the room, or null
+   * @param spoiled why it does not count; empty if it does
+   * @param note the paste's print, mess and ease; empty if nothing was noted
+   */
+  public record Made(
+      String candidate,
+      int block,
+      Double riseKelvin,
+      Double watts,
+      Double roomCelsius,
+      String spoiled,
+      String note) {
+    /** Fills in what was not said. */
+    public Made {
+      spoiled = spoiled == null ? "" : spoiled.strip();
+      note = note == null ? "" : note.strip();
+    }
+
+    /**
+     * Refuses what cannot be.
+     *
+     * @throws Problem {@code series.mount}
+     */
+    public Made checked() {
+      if (!spoiled.isEmpty()) {
+        return this;
+      }
+      if (riseKelvin == null || !Check.canRise(riseKelvin)) {
+        throw problem("rise", "The cores cannot stand so far over the room.", "Read both again.");
+      }
+      if (watts == null || !Check.canDraw(watts)) {
+        throw problem("power", "Such a power cannot be.", "Give the chip's power in W.");
+      }
+      return this;
+    }
+
+    private static Problem problem(String field, String what, String remedy) {
+      return new Problem("series.mount", Place.field(field), what, remedy);
+    }
+  }
+
+  /**
+   * A mount that is to be made.
+   *
+   * @param number its place among all that are planned, from 1
+   * @param block from 1
+   * @param candidate what is mounted
+   */
+  public record Due(int number, int block, String candidate) {}
+
+  /** Copies its lists, and fills in what is not said. */
+  public Series {
+    name = name == null || name.isBlank() ? "Series" : name.strip();
+    candidates = List.copyOf(candidates);
+    blocks = blocks.stream().map(List::copyOf).toList();
+    terms = terms == null ? SeriesTerms.USUAL : terms;
+    made = made == null ? List.of() : List.copyOf(made);
+  }
+
+  /** A series as it was planned. */
+  public static Series of(String name, SeriesPlan plan, SeriesTerms terms) {
+    return new Series(name, plan.candidates(), plan.rota().blocks(), terms, List.of());
+  }
+
+  /** How many mounts are planned. */
+  public int planned() {
+    return blocks.stream().mapToInt(List::size).sum();
+  }
+
+  /** The next mount: the first of the order that was not made yet, or was spoiled. */
+  public Optional<Due> next() {
+    List<Made> open = new ArrayList<>(made.stream().filter(m -> m.spoiled().isEmpty()).toList());
+    int number = 0;
+    for (int b = 0; b < blocks.size(); b++) {
+      for (String candidate : blocks.get(b)) {
+        number++;
+        int block = b + 1;
+        boolean there =
+            open.stream()
+                .filter(m -> m.block() == block && m.candidate().equals(candidate))
+                .findFirst()
+                .map(open::remove)
+                .orElse(false);
+        if (!there) {
+          return Optional.of(new Due(number, block, candidate));
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** With one more mount. */
+  public Series with(Made mount) {
+    List<Made> all = new ArrayList<>(made);
+    all.add(mount);
+    return new Series(name, candidates, blocks, terms, all);
+  }
+
+  /** Without the last mount. */
+  public Series withoutLast() {
+    return made.isEmpty()
+        ? this
+        : new Series(name, candidates, blocks, terms, made.subList(0, made.size() - 1));
+  }
+
+  /** What is to be done next, in words. */
+  public String dueInWords() {
+    return next()
+        .map(
+            d ->
+                "Mount "
+                    + d.number()
+                    + " of "
+                    + planned()
+                    + ": "
+                    + d.candidate()
+                    + ", block "
+                    + d.block())
+        .orElse("All " + planned() + " mounts are made.");
+  }
+
+  /** The mounts for judging. */
+  public List<Mount> mounts() {
+    List<Mount> all = new ArrayList<>();
+    for (int i = 0; i < made.size(); i++) {
+      Made m = made.get(i);
+      all.add(
+          new Mount(
+              m.candidate(),
+              String.valueOf(m.block()),
+              m.riseKelvin() == null ? Double.NaN : m.riseKelvin(),
+              m.watts() == null ? Double.NaN : m.watts(),
+              m.roomCelsius() == null ? OptionalDouble.empty() : OptionalDouble.of(m.roomCelsius()),
+              OptionalDouble.of(i + 1),
+              OptionalDouble.empty(),
+              m.spoiled()));
+    }
+    return all;
+  }
+
+  /** What the mounts say; empty while fewer than two candidates have one that counts. */
+  public Optional<SeriesAnswer> judged(Notation notation) {
+    List<Mount> all = mounts();
+    long told = all.stream().filter(Mount::counts).map(Mount::candidate).distinct().count();
+    return told < 2
+        ? Optional.empty()
+        : Optional.of(
+            SeriesAnswer.of(
+                SeriesFit.of(all, terms.remountKelvin(), Optional.empty()),
+                terms.careKelvin(),
+                notation));
+  }
+
+  /** The mounts as a table that {@code series judge} reads. */
+  public String csv() {
+    StringBuilder out =
+        new StringBuilder("candidate,block,rise_K,power_W,room_C,order,spoiled,note\n");
+    for (int i = 0; i < made.size(); i++) {
+      Made m = made.get(i);
+      out.append(cell(m.candidate()))
+          .append(',')
+          .append(m.block())
+          .append(',')
+          .append(figure(m.riseKelvin()))
+          .append(',')
+          .append(figure(m.watts()))
+          .append(',')
+          .append(figure(m.roomCelsius()))
+          .append(',')
+          .append(i + 1)
+          .append(',')
+          .append(cell(m.spoiled()))
+          .append(',')
+          .append(cell(m.note()))
+          .append('\n');
+    }
+    return out.toString();
+  }
+
+  private static String figure(Double value) {
+    return value == null || value.isNaN() ? "" : value.toString();
+  }
+
+  private static String cell(String text) {
+    return text.matches("[\\p{L}\\p{N} ._-]*") ? text : '"' + text.replace("\"", "\"\"") + '"';
+  }
+
+  /** What it takes from here on, in words. */
+  public String left(Notation notation) {
+    long counted = made.stream().filter(m -> m.spoiled().isEmpty()).count();
+    double hours = Math.max(0, planned() - counted) * terms.mountMinutes() / 60;
+    return "About " + notation.text(hours, Unit.HOUR) + " of mounts are left.";
+  }
+}

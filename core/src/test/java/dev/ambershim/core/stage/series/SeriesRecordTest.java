@@ -1,0 +1,81 @@
+package dev.ambershim.core.stage.series;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.runs.series.Mount;
+import dev.ambershim.core.runs.series.MountTable;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class SeriesRecordTest {
+  private static final Series SERIES =
+      new Series(
+          "two pastes",
+          List.of("ash", "birch"),
+          List.of(List.of("ash", "birch"), List.of("birch", "ash")),
+          SeriesTerms.USUAL,
+          List.of());
+
+  private static Series.Made made(String candidate, int block, double rise) {
+    return new Series.Made(candidate, block, rise, 150.0, 22.0, "", "").checked();
+  }
+
+  @Test
+  void mountsComeInTheirOrder() {
+    List<String> due = new ArrayList<>();
+    Series now = SERIES;
+    while (now.next().isPresent()) {
+      Series.Due d = now.next().orElseThrow();
+      due.add(d.number() + d.candidate() + d.block());
+      now = now.with(made(d.candidate(), d.block(), 60));
+    }
+    assertThat(due).containsExactly("1ash1", "2birch1", "3birch2", "4ash2");
+    assertThat(now.dueInWords()).isEqualTo("All 4 mounts are made.");
+    assertThat(now.left(Notation.METRIC)).startsWith("About 0.0 h");
+    assertThat(now.withoutLast().dueInWords()).isEqualTo("Mount 4 of 4: ash, block 2");
+    assertThat(SERIES.withoutLast()).isEqualTo(SERIES);
+  }
+
+  @Test
+  void aSpoiledMountIsDueAgain() {
+    Series spoiled = SERIES.with(new Series.Made("ash", 1, null, null, null, "hair", "").checked());
+    assertThat(spoiled.next().orElseThrow()).isEqualTo(SERIES.next().orElseThrow());
+    assertThat(spoiled.mounts().get(0).counts()).isFalse();
+    Series again = spoiled.with(made("ash", 1, 60));
+    assertThat(again.next().orElseThrow().candidate()).isEqualTo("birch");
+  }
+
+  @Test
+  void twoCandidatesGiveAnAnswer() {
+    Series one = SERIES.with(made("ash", 1, 60));
+    assertThat(one.judged(Notation.METRIC)).isEmpty();
+    Series two = one.with(made("birch", 1, 66));
+    assertThat(two.judged(Notation.METRIC).orElseThrow().sentence()).startsWith("Ash is best");
+  }
+
+  /** What is written as a table is read again as the same mounts. */
+  @Test
+  void theTableIsReadAgain() {
+    Series series =
+        SERIES
+            .with(made("ash", 1, 60.25))
+            .with(new Series.Made("birch, \"new\"", 1, null, null, null, "hair, long", ""))
+            .with(made("birch, \"new\"", 1, 61));
+    List<Mount> read = MountTable.read("s.csv", series.csv());
+    assertThat(read).hasSize(3);
+    assertThat(read.get(0)).isEqualTo(series.mounts().get(0));
+    assertThat(read.get(1).spoiled()).isEqualTo("hair, long");
+    assertThat(read.get(2).candidate()).isEqualTo("birch, \"new\"");
+  }
+
+  @Test
+  void whatCannotBeIsRefused() {
+    assertThatThrownBy(() -> made("ash", 1, -4)).isInstanceOf(Problem.class);
+    assertThatThrownBy(() -> new Series.Made("ash", 1, 60.0, null, null, "", "").checked())
+        .isInstanceOf(Problem.class);
+  }
+}

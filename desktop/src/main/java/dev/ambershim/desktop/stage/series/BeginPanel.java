@@ -1,0 +1,163 @@
+package dev.ambershim.desktop.stage.series;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.stage.series.SeriesPlan;
+import dev.ambershim.core.stage.series.SeriesTerms;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Labels;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The beginning of a series: what is compared, and what that takes. */
+final class BeginPanel extends VBox {
+  private final JobModel shell;
+  private final SeriesModel model;
+  private final TextField name = box("series-name", 16, "five pastes");
+  private final TextField candidates = box("series-candidates", 40, "ash, birch, clay");
+  private final TextField care = box("series-care", 5, "");
+  private final TextField scatter = box("series-scatter", 5, "");
+  private final TextField mounts = box("series-mounts", 4, "as many as it takes");
+  private final TextField hours = box("series-hours", 4, "no end");
+  private final Label units = Labels.line("");
+  private final Label told = Labels.wrapped("", "strong");
+  private final VBox notes = new VBox(3);
+  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+
+  BeginPanel(JobModel shell, SeriesModel model) {
+    super(8);
+    this.shell = shell;
+    this.model = model;
+    getStyleClass().add("panel");
+    mounts.setPrefColumnCount(11);
+    told.setId("series-plan");
+    wrong.setId("series-plan-wrong");
+    Button go = new Button("Begin it");
+    go.setId("series-begin");
+    go.getStyleClass().add("next");
+    go.disableProperty().bind(shell.readOnlyProperty());
+    go.setOnAction(e -> trying(this::begin));
+    candidates.setOnAction(e -> trying(this::begin));
+    for (TextField field : List.of(candidates, care, scatter, mounts, hours)) {
+      field.textProperty().addListener((o, was, is) -> look());
+    }
+    FlowPane line =
+        new FlowPane(
+            14,
+            6,
+            named("Smallest difference that matters", care, units),
+            named("Scatter between mounts", scatter, Labels.line("K")),
+            named("Mounts of each", mounts),
+            named("Hours", hours),
+            go);
+    line.setAlignment(Pos.CENTER_LEFT);
+    getChildren()
+        .addAll(
+            Labels.line("A new series", "strong"),
+            named("Name", name),
+            named("Candidates, with commas between", candidates),
+            line,
+            told,
+            notes,
+            wrong);
+    usual();
+    shell.notationProperty().addListener((o, was, is) -> usual());
+  }
+
+  private static TextField box(String id, int letters, String prompt) {
+    TextField field = new TextField();
+    field.setId(id);
+    field.setPrefColumnCount(letters);
+    field.setPromptText(prompt);
+    return field;
+  }
+
+  private static HBox named(String name, Node... box) {
+    HBox row = new HBox(8, Labels.line(name));
+    row.getChildren().addAll(box);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  private void usual() {
+    Notation n = shell.notationProperty().get();
+    units.setText(n.symbol(Unit.KELVIN));
+    care.setText(n.editable(SeriesTerms.USUAL.careKelvin(), Unit.KELVIN));
+    scatter.setText(n.editable(SeriesTerms.USUAL.remountKelvin(), Unit.KELVIN));
+    ((Label) ((HBox) scatter.getParent()).getChildren().get(2)).setText(n.symbol(Unit.KELVIN));
+  }
+
+  private List<String> named() {
+    return Arrays.stream(candidates.getText().split("[,;]"))
+        .map(String::strip)
+        .filter(c -> !c.isEmpty())
+        .toList();
+  }
+
+  private SeriesTerms terms() {
+    Notation n = shell.notationProperty().get();
+    return new SeriesTerms(
+        n.read(care.getText(), Unit.KELVIN, "smallest difference"),
+        n.read(scatter.getText(), Unit.KELVIN, "scatter"),
+        SeriesTerms.USUAL.mountMinutes(),
+        SeriesTerms.USUAL.mountGrams());
+  }
+
+  private OptionalInt mounts() {
+    return mounts.getText().isBlank()
+        ? OptionalInt.empty()
+        : OptionalInt.of(
+            (int)
+                Math.round(
+                    shell.notationProperty().get().read(mounts.getText(), Unit.COUNT, "mounts")));
+  }
+
+  private Optional<Double> hours() {
+    return hours.getText().isBlank()
+        ? Optional.empty()
+        : Optional.of(shell.notationProperty().get().read(hours.getText(), Unit.HOUR, "hours"));
+  }
+
+  /** What the plan would tell, as one types. */
+  private void look() {
+    told.setText("");
+    notes.getChildren().clear();
+    wrong.setText("");
+    if (named().size() < 2) {
+      return;
+    }
+    trying(
+        () -> {
+          SeriesPlan plan =
+              SeriesPlan.of(named(), mounts(), hours(), terms(), 1, shell.notationProperty().get());
+          told.setText(plan.sentence());
+          plan.notes().forEach(n -> notes.getChildren().add(Labels.wrapped(n, "hint")));
+        });
+  }
+
+  private void begin() {
+    model.begin(name.getText(), named(), mounts(), hours(), terms());
+    name.clear();
+    candidates.clear();
+  }
+
+  private void trying(Runnable action) {
+    try {
+      action.run();
+      wrong.setText("");
+    } catch (Problem problem) {
+      wrong.setText(problem.getMessage());
+    }
+  }
+}

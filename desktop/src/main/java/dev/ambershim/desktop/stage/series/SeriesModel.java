@@ -1,0 +1,302 @@
+package dev.ambershim.desktop.stage.series;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.KeptCheck;
+import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.runs.judging.Judging;
+import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.keep.CheckReading;
+import dev.ambershim.core.stage.series.Series;
+import dev.ambershim.core.stage.series.SeriesAnswer;
+import dev.ambershim.core.stage.series.SeriesPlan;
+import dev.ambershim.core.stage.series.SeriesTerms;
+import dev.ambershim.desktop.model.AwaitedRun;
+import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.logbook.report.ReportFiles;
+import dev.ambershim.logbook.report.SeriesReport;
+import dev.ambershim.logbook.store.LogFiles;
+import dev.ambershim.logbook.store.WholeFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** The person's series, the one that is shown, and what it says. */
+final class SeriesModel {
+  private final JobModel shell;
+  private final ReadOnlyObjectWrapper<List<Series>> all = new ReadOnlyObjectWrapper<>(List.of());
+  private final ReadOnlyObjectWrapper<Series> shown = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Optional<SeriesAnswer>> answer =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final Runnable shownAgain;
+  private final AwaitedRun awaited;
+  private int asked;
+
+  /**
+   * A model of the shell's logbook.
+   *
+   * @param shownAgain goes back to the series, since a run that comes in goes to its stage
+   */
+  SeriesModel(JobModel shell, Runnable shownAgain) {
+    this.shell = shell;
+    this.shownAgain = shownAgain;
+    awaited = new AwaitedRun(shell, this::takeRun);
+    shell.notationProperty().addListener((o, was, is) -> judge());
+  }
+
+  /** All series, the newest first. */
+  ReadOnlyObjectProperty<List<Series>> allProperty() {
+    return all.getReadOnlyProperty();
+  }
+
+  /** The one on screen; null while there is none, or one is begun. */
+  ReadOnlyObjectProperty<Series> shownProperty() {
+    return shown.getReadOnlyProperty();
+  }
+
+  /** What it says. */
+  ReadOnlyObjectProperty<Optional<SeriesAnswer>> answerProperty() {
+    return answer.getReadOnlyProperty();
+  }
+
+  /** Reads what was kept. */
+  void read() {
+    shell
+        .work()
+        .submit(
+            "",
+            progress -> shell.traffic().series(),
+            kept -> {
+              all.set(kept);
+              if (shown.get() == null && !kept.isEmpty()) {
+                show(kept.get(0));
+              }
+            });
+  }
+
+  /** Shows a series, or the beginning of a new one. */
+  void show(Series series) {
+    shown.set(series);
+    judge();
+  }
+
+  /** Plans a series and begins it. */
+  void begin(
+      String name,
+      List<String> candidates,
+      OptionalInt mounts,
+      Optional<Double> hours,
+      SeriesTerms terms) {
+    SeriesPlan plan =
+        SeriesPlan.of(
+            candidates, mounts, hours, terms, shell.workbench().now().toEpochMilli(), notation());
+    Series begun = Series.of(name, plan, terms);
+    List<Series> more = new ArrayList<>(all.get());
+    more.add(0, begun);
+    keep(more, begun);
+    shell.say(plan.sentence());
+  }
+
+  /** Writes down the mount that is due. */
+  void write(double riseKelvin, double watts, Double roomCelsius, String note) {
+    Series.Due due = due();
+    change(
+        shown
+            .get()
+            .with(
+                new Series.Made(
+                        due.candidate(), due.block(), riseKelvin, watts, roomCelsius, "", note)
+                    .checked()));
+  }
+
+  /** Marks the mount that is due as spoiled, so that it is made again. */
+  void spoil(String why, String note) {
+    if (why.isBlank()) {
+      throw new Problem(
+          "series.spoiled",
+          Place.field("spoiled"),
+          "Say why it was spoiled.",
+          "A few words do, such as \"hair under the plate\".");
+    }
+    Series.Due due = due();
+    change(
+        shown
+            .get()
+            .with(new Series.Made(due.candidate(), due.block(), null, null, null, why, note)));
+  }
+
+  /** Takes the last mount out. */
+  void undo() {
+    change(shown.get().withoutLast());
+  }
+
+  /** Takes a log of a settled load as the mount that is due. */
+  void take(Path file, OptionalDouble room, String note) {
+    Series.Due due = due();
+    Series of = shown.get();
+    String name = file.getFileName().toString();
+    shell
+        .work()
+        .submit(
+            "reading " + name,
+            progress -> {
+              RunLog log = LogReader.read(name, LogFiles.read(file), progress);
+              KeptCheck told =
+                  CheckReading.of(
+                      log.withRoles(shell.traffic().recalled(log)),
+                      room,
+                      Judging.USUAL_TYPED_ROOM_KELVIN,
+                      LocalDate.EPOCH);
+              if (told.from() != KeptCheck.From.RUN) {
+                throw new Problem(
+                    "series.log",
+                    Place.file(name),
+                    "Its load is not steady, so it is no mount's run.",
+                    "Load all cores until the temperatures hold, and log that.");
+              }
+              return told;
+            },
+            told -> {
+              if (of.equals(shown.get())) {
+                change(
+                    of.with(
+                        new Series.Made(
+                            due.candidate(),
+                            due.block(),
+                            told.riseKelvin(),
+                            told.watts(),
+                            room.isPresent() ? (Double) room.getAsDouble() : null,
+                            "",
+                            note)));
+                shell.say(name + " is the mount of " + due.candidate() + ".");
+              }
+            });
+  }
+
+  /** Runs that were just conducted are the mount that is due, apart from the job's proof. */
+  void coming(int runs) {
+    awaited.coming(runs);
+  }
+
+  private void takeRun(RunResult run) {
+    Optional<Series.Due> due = Optional.ofNullable(shown.get()).flatMap(Series::next);
+    Optional<RunAnalysis> fit =
+        run.analysis().filter(a -> a.unfit().isEmpty() && a.hasRoom() && a.powerWatts() > 0);
+    if (due.isEmpty()) {
+      return;
+    }
+    String name = "series " + shown.get().name();
+    shell.edit(name, job -> job.withRun(run.index(), run.entry().inState(name)));
+    if (fit.isEmpty()) {
+      shell.say("This run cannot be judged, so it is no mount. Run it again.");
+      return;
+    }
+    RunAnalysis told = fit.get();
+    change(
+        shown
+            .get()
+            .with(
+                new Series.Made(
+                        due.get().candidate(),
+                        due.get().block(),
+                        told.riseKelvin(),
+                        told.powerWatts(),
+                        told.roomCelsius(),
+                        "",
+                        "")
+                    .checked()));
+    shell.say("That was the mount of " + due.get().candidate() + ".");
+    shownAgain.run();
+  }
+
+  /** Writes the answer with its pictures. */
+  void report(Path target) {
+    answer
+        .get()
+        .ifPresent(
+            told -> {
+              String name = shown.get().name();
+              Notation writing = notation();
+              shell
+                  .traffic()
+                  .write(
+                      "series",
+                      target,
+                      () -> ReportFiles.write(SeriesReport.of(told, writing, name), target));
+            });
+  }
+
+  /** Writes the mounts as a table. */
+  void table(Path target) {
+    byte[] csv = shown.get().csv().getBytes(StandardCharsets.UTF_8);
+    shell.traffic().write("mounts", target, () -> WholeFile.write(target, csv));
+  }
+
+  private Series.Due due() {
+    return Optional.ofNullable(shown.get())
+        .flatMap(Series::next)
+        .orElseThrow(
+            () ->
+                new Problem(
+                    "series.done",
+                    Place.NOWHERE,
+                    "No mount is due.",
+                    "Plan another series for more of them."));
+  }
+
+  private void change(Series now) {
+    List<Series> others = new ArrayList<>(all.get());
+    int place = others.indexOf(shown.get());
+    others.set(place, now);
+    keep(others, now);
+  }
+
+  private void keep(List<Series> series, Series now) {
+    List<Series> kept = List.copyOf(series);
+    all.set(kept);
+    show(now);
+    shell
+        .work()
+        .submit(
+            "",
+            progress -> {
+              shell.traffic().keepSeries(kept);
+              return kept;
+            },
+            done -> {});
+  }
+
+  private void judge() {
+    int question = ++asked;
+    Series of = shown.get();
+    if (of == null) {
+      answer.set(Optional.empty());
+      return;
+    }
+    Notation writing = notation();
+    shell
+        .reckoning()
+        .submit(
+            "",
+            progress -> of.judged(writing),
+            told -> {
+              if (question == asked) {
+                answer.set(told);
+              }
+            });
+  }
+
+  private Notation notation() {
+    return shell.notationProperty().get();
+  }
+}

@@ -1,0 +1,167 @@
+package dev.ambershim.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.desktop.widget.PictureView;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** A series in the window: planned, mounted one by one, one of them spoiled, judged. */
+class SeriesTest extends DesktopTest {
+  private static final Map<String, Double> TRUTHS = Map.of("ash", 62.0, "birch", 58.0);
+
+  private void type(String field, String text) {
+    onFx(() -> ((TextField) node(field)).setText(text));
+  }
+
+  private void begin() {
+    open();
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+    type("series-name", "two pastes");
+    type("series-candidates", "ash, birch");
+    type("series-mounts", "3");
+    settle();
+    assertThat(text("series-plan")).startsWith("3 mounts of each tell ");
+    onFx(() -> node("series-candidates").requestFocus());
+    press(KeyCode.ENTER);
+    worked();
+  }
+
+  private String due() {
+    return text("series-due");
+  }
+
+  private String candidate() {
+    return due().contains("ash") ? "ash" : "birch";
+  }
+
+  private void mount(int number) {
+    double wobble = 0.3 * (number % 3 - 1);
+    type("series-cores", String.format(Locale.ROOT, "%.1f", 22 + TRUTHS.get(candidate()) + wobble));
+    type("series-room", "22");
+    type("series-watts", "150");
+    onFx(() -> node("series-watts").requestFocus());
+    press(KeyCode.ENTER);
+    worked();
+  }
+
+  @Test
+  void fromTheFirstMountToTheLastByKeyboard() throws IOException {
+    begin();
+    assertThat(due()).startsWith("Mount 1 of 6: ");
+    mount(1);
+    // What cannot be is said, and nothing is written down.
+    type("series-cores", "20");
+    type("series-watts", "150");
+    onFx(() -> node("series-cores").requestFocus());
+    press(KeyCode.ENTER);
+    settle();
+    assertThat(text("series-wrong")).contains("cannot stand so far");
+    assertThat(due()).startsWith("Mount 2 of 6: ");
+    String spoiled = due();
+    onFx(() -> node("series-spoil").requestFocus());
+    press(KeyCode.SPACE);
+    settle();
+    assertThat(text("series-wrong")).contains("why it was spoiled");
+    type("series-why", "hair under the plate");
+    onFx(() -> node("series-spoil").requestFocus());
+    press(KeyCode.SPACE);
+    worked();
+    assertThat(due()).isEqualTo(spoiled);
+    for (int i = 2; i <= 6; i++) {
+      mount(i);
+    }
+    assertThat(due()).isEqualTo("All 6 mounts are made.");
+    until("it is judged", () -> text("series-answer").startsWith("Birch is best"));
+    assertThat(((PictureView) node("series-picture-mounts")).drawn()).isTrue();
+    List<String> notes = new ArrayList<>();
+    node("series-notes").lookupAll(".label").forEach(n -> notes.add(((Label) n).getText()));
+    assertThat(notes).anyMatch(n -> n.contains("does not count: hair under the plate"));
+    Path table = folder.resolve("mounts.csv");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(table));
+    onFx(() -> ((Button) node("series-table")).fire());
+    worked();
+    assertThat(Files.readAllLines(table)).hasSize(8);
+    Path report = folder.resolve("series.html");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(report));
+    onFx(() -> ((Button) node("series-report")).fire());
+    worked();
+    assertThat(Files.readString(report)).contains("Birch is best", "<svg");
+    onFx(() -> ((Button) node("series-undo")).fire());
+    worked();
+    assertThat(due()).startsWith("Mount 6 of 6: ");
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+    settle();
+    assertThat(stage.getScene().lookup("#series-due")).isNull();
+  }
+
+  /** A run on the rig is the mount that is due, and no proof of the job's work. */
+  @Test
+  void aConductedRunIsAMount() {
+    open();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    worked();
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+    type("series-candidates", "ash, birch");
+    type("series-mounts", "2");
+    onFx(() -> node("series-candidates").requestFocus());
+    press(KeyCode.ENTER);
+    worked();
+    for (int n = 1; n <= 2; n++) {
+      int number = n;
+      press(KeyCode.CONTROL, KeyCode.J);
+      type("conduct-plateau", "10");
+      type("conduct-cool-down", "0");
+      press(KeyCode.ENTER);
+      until(
+          "mount " + number + " is made",
+          180,
+          () ->
+              stage.getScene().lookup("#series-due") != null
+                  && due().startsWith("Mount " + (number + 1) + " of 4"));
+      worked();
+    }
+    assertThat(model.jobProperty().get().runs())
+        .hasSize(2)
+        .allMatch(r -> r.state().equals("series Series"));
+  }
+
+  @Test
+  void aLogGoesToItsPlaceAndSeriesAreKept() throws IOException {
+    begin();
+    StringBuilder log = new StringBuilder("time,core 0,core 1,power_W,room_C\n");
+    for (int t = 0; t < 1200; t++) {
+      double rise = 60 * (1 - Math.exp(-t / 60.0)) + 0.2 * (t * 7 % 5 - 2);
+      log.append(String.format(Locale.ROOT, "%d,%.1f,%.1f,150,22%n", t, 22 + rise, 23 + rise));
+    }
+    Path file = Files.writeString(folder.resolve("mount.csv"), log);
+    when(picker.open(any(), any(), any(String[].class))).thenReturn(List.of(file));
+    onFx(() -> ((Button) node("series-log")).fire());
+    worked();
+    assertThat(due()).startsWith("Mount 2 of 6: ");
+    @SuppressWarnings("unchecked")
+    ComboBox<String> pick = (ComboBox<String>) node("series-pick");
+    assertThat(pick.getItems()).hasSize(2).first().isEqualTo("two pastes");
+    onFx(() -> pick.getSelectionModel().selectLast());
+    settle();
+    assertThat(node("series-begin").isVisible()).isTrue();
+    onFx(() -> pick.getSelectionModel().selectFirst());
+    settle();
+    assertThat(due()).startsWith("Mount 2 of 6: ");
+  }
+}
