@@ -77,6 +77,12 @@ final class SeriesCommand implements Callable<Integer> {
     @Option(names = "--grams", paramLabel = "G", description = "What one mount uses up.")
     double grams = SeriesTerms.USUAL.mountGrams();
 
+    @Option(
+        names = "--card",
+        paramLabel = "FILE",
+        description = "Write the order as a card for the bench as well, .html or .pdf.")
+    Path card;
+
     @Option(names = "--seed", paramLabel = "S", description = "The same gives the same order.")
     long seed = 1;
 
@@ -93,6 +99,12 @@ final class SeriesCommand implements Callable<Integer> {
               new SeriesTerms(care, remount, minutes, grams),
               seed,
               Notation.METRIC);
+      if (card != null) {
+        ReportFiles.write(
+            SeriesReport.card(
+                String.join(", ", plan.candidates()), plan.rota().blocks(), plan.notes()),
+            card);
+      }
       PrintWriter out = spec.commandLine().getOut();
       if (json) {
         out.println(Json.pretty(SeriesJson.of(plan)));
@@ -175,12 +187,12 @@ final class SeriesCommand implements Callable<Integer> {
           out.println(
               String.format(
                   Locale.ROOT,
-                  "  %-4s %7.1f K (%.1f to %.1f)  best with %3.0f %%  %s",
+                  "  %-4s %7.1f K (%.1f to %.1f)  best with %9s  %s",
                   m.group(),
                   m.kelvin(),
                   m.interval().low(),
                   m.interval().high(),
-                  100 * m.chanceBest(),
+                  SeriesAnswer.chance(m.chanceBest()),
                   m.candidate()));
         }
         answer.notes().forEach(n -> out.println("  " + n));

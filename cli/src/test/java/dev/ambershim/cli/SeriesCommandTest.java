@@ -126,6 +126,10 @@ class SeriesCommandTest {
     words[6] = "--mounts";
     words[7] = "1";
     assertThat(json(Outcome.run(words)).get("tellsKelvin").isNull()).isTrue();
+    Path card = folder.resolve("card.html");
+    words[10] = "--card=" + card;
+    assertThat(Outcome.run(words).code()).isZero();
+    assertThat(Files.readString(card)).contains("Block 1", "cores ____", "none is dropped");
     assertThat(Outcome.run("series", "plan", "--candidate", "A", "--candidate", "B").out())
         .contains("Block 1", "mounts of each tell");
   }

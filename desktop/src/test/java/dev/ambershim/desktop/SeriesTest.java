@@ -5,10 +5,16 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.plan.ShelfItem;
+import dev.ambershim.core.plan.Supply;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.logbook.store.Access;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.Shelf;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -110,6 +116,32 @@ class SeriesTest extends DesktopTest {
     assertThat(stage.getScene().lookup("#series-due")).isNull();
   }
 
+  @Test
+  void candidatesComeFromTheShelfWithTheirPrice() {
+    try (Logbook book = Logbook.open(folder.resolve("logbook"), Access.WRITE, Clock.systemUTC())) {
+      Shelf.keep(
+          book,
+          List.of(
+              new ShelfItem("grey tube", Supply.PASTE, 4, 8, null),
+              new ShelfItem("gloves", Supply.GLOVES, 50, 8, null)));
+    }
+    open();
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+    worked();
+    @SuppressWarnings("unchecked")
+    ComboBox<String> shelf = (ComboBox<String>) node("series-shelf");
+    until("the shelf is offered", () -> shelf.getItems().equals(List.of("grey tube")));
+    type("series-candidates", "ash");
+    onFx(() -> shelf.getSelectionModel().selectFirst());
+    settle();
+    assertThat(((TextField) node("series-candidates")).getText()).isEqualTo("ash, grey tube");
+    type("series-mounts", "2");
+    onFx(() -> node("series-candidates").requestFocus());
+    press(KeyCode.ENTER);
+    worked();
+    assertThat(due()).startsWith("Mount 1 of 4");
+  }
+
   /** A run on the rig is the mount that is due, and no proof of the job's work. */
   @Test
   void aConductedRunIsAMount() {
@@ -157,6 +189,11 @@ class SeriesTest extends DesktopTest {
     @SuppressWarnings("unchecked")
     ComboBox<String> pick = (ComboBox<String>) node("series-pick");
     assertThat(pick.getItems()).hasSize(2).first().isEqualTo("two pastes");
+    Path card = folder.resolve("card.html");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(card));
+    onFx(() -> ((Button) node("series-card")).fire());
+    worked();
+    assertThat(Files.readString(card)).contains("Block 3", "ash", "birch");
     onFx(() -> pick.getSelectionModel().selectLast());
     settle();
     assertThat(node("series-begin").isVisible()).isTrue();

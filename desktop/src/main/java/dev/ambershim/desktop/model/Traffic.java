@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.JobMerge;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.plan.Photo;
+import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
@@ -16,6 +17,7 @@ import dev.ambershim.logbook.store.LeftRuns;
 import dev.ambershim.logbook.store.LogFiles;
 import dev.ambershim.logbook.store.SeriesBook;
 import dev.ambershim.logbook.store.ShapeRoles;
+import dev.ambershim.logbook.store.Shelf;
 import dev.ambershim.logbook.store.StoredJob;
 import dev.ambershim.logbook.store.WholeFile;
 import java.nio.charset.StandardCharsets;
@@ -127,6 +129,11 @@ public final class Traffic {
   /** The person's series. Call on a line of work. */
   public List<Series> series() {
     return SeriesBook.of(model.logbook());
+  }
+
+  /** What lies on the person's shelf. Call on a line of work. */
+  public List<ShelfItem> shelf() {
+    return Shelf.of(model.logbook());
   }
 
   /** Keeps the person's series. Call on a line of work. */

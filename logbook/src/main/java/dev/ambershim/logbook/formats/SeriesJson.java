@@ -35,6 +35,7 @@ public final class SeriesJson {
       double freedom,
       boolean blocked,
       JsonNode benchDrift,
+      JsonNode twoFactors,
       List<Odd> outliers,
       List<Lost> spoiled,
       int mounts,
@@ -78,6 +79,9 @@ public final class SeriesJson {
   }
 
   private record Drift(double kelvinPerMount, double low95, double high95, boolean takenOut) {}
+
+  private record Factors(
+      List<Two> first, List<Two> second, double chanceIfTheyAddUp, boolean addUp) {}
 
   private record Odd(String candidate, String block, double kelvin) {}
 
@@ -130,6 +134,17 @@ public final class SeriesJson {
                                 d.interval().low(),
                                 d.interval().high(),
                                 judged.driftTakenOut())))
+                .orElse(NullNode.getInstance()),
+            answer
+                .factors()
+                .<JsonNode>map(
+                    f ->
+                        Json.published(
+                            new Factors(
+                                f.first().stream().map(Two::of).toList(),
+                                f.second().stream().map(Two::of).toList(),
+                                f.chance(),
+                                f.addUp())))
                 .orElse(NullNode.getInstance()),
             judged.outliers().stream()
                 .map(o -> new Odd(o.mount().candidate(), o.mount().block(), o.kelvin()))

@@ -36,6 +36,30 @@ public final class SeriesReport {
     return new Report("Which is best: " + title, blocks);
   }
 
+  /**
+   * A card for the bench: every mount with room for its figures.
+   *
+   * @param notes what to watch
+   */
+  public static Report card(String title, List<List<String>> blocks, List<String> notes) {
+    List<Block> all = new ArrayList<>();
+    all.add(new Block.Answer(title));
+    all.add(new Block.Points(notes));
+    int number = 0;
+    for (int b = 0; b < blocks.size(); b++) {
+      all.add(new Block.Heading("Block " + (b + 1)));
+      for (String candidate : blocks.get(b)) {
+        number++;
+        all.add(
+            new Block.Check(
+                String.valueOf(number),
+                candidate,
+                List.of("cores ________   room ________   heat ________   note ________________")));
+      }
+    }
+    return new Report(title, all);
+  }
+
   private static Block pairs(Judged judged, Notation notation) {
     List<List<String>> rows = new ArrayList<>();
     rows.add(List.of("First", "Second", "First less second", "95 % for all together", "Differ"));

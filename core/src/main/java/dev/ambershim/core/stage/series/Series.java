@@ -9,8 +9,10 @@ import dev.ambershim.core.runs.series.Mount;
 import dev.ambershim.core.runs.series.SeriesFit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 
 /**
  * A series under way: its order, and the mounts that were made.
@@ -20,13 +22,15 @@ import java.util.OptionalDouble;
  * @param blocks the order of the mounts, block by block
  * @param terms what it is planned and judged by
  * @param made the mounts so far, in their order
+ * @param prices what one use costs, by candidate, where it is known
  */
 public record Series(
     String name,
     List<String> candidates,
     List<List<String>> blocks,
     SeriesTerms terms,
-    List<Made> made) {
+    List<Made> made,
+    Map<String, Double> prices) {
   /**
    * A mount that was made.
    *
@@ -91,11 +95,29 @@ public record Series(
     blocks = blocks.stream().map(List::copyOf).toList();
     terms = terms == null ? SeriesTerms.USUAL : terms;
     made = made == null ? List.of() : List.copyOf(made);
+    prices = prices == null ? Map.of() : Map.copyOf(prices);
   }
 
-  /** A series as it was planned. */
-  public static Series of(String name, SeriesPlan plan, SeriesTerms terms) {
-    return new Series(name, plan.candidates(), plan.rota().blocks(), terms, List.of());
+  /** A series without prices. */
+  public Series(
+      String name,
+      List<String> candidates,
+      List<List<String>> blocks,
+      SeriesTerms terms,
+      List<Made> made) {
+    this(name, candidates, blocks, terms, made, Map.of());
+  }
+
+  /**
+   * A series as it was planned.
+   *
+   * @param prices what one use costs, of those candidates of which it is known
+   */
+  public static Series of(
+      String name, SeriesPlan plan, SeriesTerms terms, Map<String, Double> prices) {
+    Map<String, Double> own = new TreeMap<>(prices);
+    own.keySet().retainAll(plan.candidates());
+    return new Series(name, plan.candidates(), plan.rota().blocks(), terms, List.of(), own);
   }
 
   /** How many mounts are planned. */
@@ -129,14 +151,14 @@ public record Series(
   public Series with(Made mount) {
     List<Made> all = new ArrayList<>(made);
     all.add(mount);
-    return new Series(name, candidates, blocks, terms, all);
+    return new Series(name, candidates, blocks, terms, all, prices);
   }
 
   /** Without the last mount. */
   public Series withoutLast() {
     return made.isEmpty()
         ? this
-        : new Series(name, candidates, blocks, terms, made.subList(0, made.size() - 1));
+        : new Series(name, candidates, blocks, terms, made.subList(0, made.size() - 1), prices);
   }
 
   /** What is to be done next, in words. */
@@ -168,7 +190,9 @@ public record Series(
               m.watts() == null ? Double.NaN : m.watts(),
               m.roomCelsius() == null ? OptionalDouble.empty() : OptionalDouble.of(m.roomCelsius()),
               OptionalDouble.of(i + 1),
-              OptionalDouble.empty(),
+              prices.containsKey(m.candidate())
+                  ? OptionalDouble.of(prices.get(m.candidate()))
+                  : OptionalDouble.empty(),
               m.spoiled()));
     }
     return all;
@@ -190,7 +214,7 @@ public record Series(
   /** The mounts as a table that {@code series judge} reads. */
   public String csv() {
     StringBuilder out =
-        new StringBuilder("candidate,block,rise_K,power_W,room_C,order,spoiled,note\n");
+        new StringBuilder("candidate,block,rise_K,power_W,room_C,order,price,spoiled,note\n");
     for (int i = 0; i < made.size(); i++) {
       Made m = made.get(i);
       out.append(cell(m.candidate()))
@@ -204,6 +228,8 @@ public record Series(
           .append(figure(m.roomCelsius()))
           .append(',')
           .append(i + 1)
+          .append(',')
+          .append(figure(prices.get(m.candidate())))
           .append(',')
           .append(cell(m.spoiled()))
           .append(',')

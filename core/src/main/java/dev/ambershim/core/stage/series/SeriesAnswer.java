@@ -7,6 +7,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.runs.series.Judged;
 import dev.ambershim.core.runs.series.Mount;
+import dev.ambershim.core.runs.series.TwoFactors;
 import dev.ambershim.core.stage.Drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,16 +15,23 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /**
  * What a series says, in words.
  *
  * @param judged the figures
+ * @param factors both things that the candidates are made of, where they are two each
  * @param told the answer with its working
  * @param reasons why, and what to do next
  * @param notes what else is to be known
  */
-public record SeriesAnswer(Judged judged, Finding told, List<String> reasons, List<String> notes) {
+public record SeriesAnswer(
+    Judged judged,
+    Optional<TwoFactors> factors,
+    Finding told,
+    List<String> reasons,
+    List<String> notes) {
   private static final double ROOM_MOVED = 3;
 
   /** Copies its lists. */
@@ -34,10 +42,12 @@ public record SeriesAnswer(Judged judged, Finding told, List<String> reasons, Li
 
   /** The answer of a series as it was judged. */
   public static SeriesAnswer of(Judged judged, double careKelvin, Notation notation) {
-    Words words = new Words(judged, careKelvin, notation);
+    Optional<TwoFactors> factors = TwoFactors.of(judged);
+    Words words = new Words(judged, factors, careKelvin, notation);
     Judged.Pair top = judged.pairs().get(0);
     return new SeriesAnswer(
         judged,
+        factors,
         new Finding(
             "series.best",
             words.sentence(),
@@ -76,7 +86,7 @@ public record SeriesAnswer(Judged judged, Finding told, List<String> reasons, Li
   }
 
   /** A chance in words that claim neither never nor always. */
-  static String chance(double share) {
+  public static String chance(double share) {
     double percent = 100 * share;
     if (percent < 1) {
       return "under 1 %";
@@ -90,7 +100,8 @@ public record SeriesAnswer(Judged judged, Finding told, List<String> reasons, Li
   }
 
   /** The sentences of one series. */
-  private record Words(Judged judged, double careKelvin, Notation notation) {
+  private record Words(
+      Judged judged, Optional<TwoFactors> factors, double careKelvin, Notation notation) {
     private String sentence() {
       List<Judged.Mean> leaders = judged.leaders();
       if (leaders.size() == 1) {
@@ -251,6 +262,7 @@ public record SeriesAnswer(Judged judged, Finding told, List<String> reasons, Li
                           + notation.range(
                               p.kelvin() < 0 ? p.interval().negated() : p.interval(), Unit.KELVIN)
                           + "), by the test against one reference."));
+      factors.ifPresent(f -> notes.addAll(told(f)));
       if (!judged.ownScatter()) {
         notes.add(
             "There are too few mounts to tell how far yours scatter; what is usual counts as well.");
@@ -284,6 +296,38 @@ public record SeriesAnswer(Judged judged, Finding told, List<String> reasons, Li
       }
       rooms().ifPresent(notes::add);
       return notes;
+    }
+
+    /** What the two things do, each over all of the other, and whether they add up. */
+    private List<String> told(TwoFactors f) {
+      List<String> told = new ArrayList<>();
+      told.add(
+          f.addUp()
+              ? "Both things add up: which of the one is best does not hang on the other."
+              : "They do not add up: what is best of the one hangs on the other, so go by the"
+                  + " candidates as they stand.");
+      for (List<Judged.Pair> pairs : List.of(f.first(), f.second())) {
+        Judged.Pair most = pairs.get(0);
+        told.add(
+            most.told()
+                ? "Over all of the other, "
+                    + most.first()
+                    + " runs cooler than "
+                    + most.second()
+                    + " by "
+                    + notation.text(-most.kelvin(), Unit.KELVIN)
+                    + " ("
+                    + notation.range(most.interval().negated(), Unit.KELVIN)
+                    + ")."
+                : "Over all of the other, "
+                    + listed(
+                        pairs.stream()
+                            .flatMap(p -> Stream.of(p.first(), p.second()))
+                            .distinct()
+                            .toList())
+                    + " cannot be told apart.");
+      }
+      return told;
     }
 
     private static String named(Mount m) {

@@ -36,6 +36,16 @@ public record SeriesPlan(
     double grams,
     Finding told,
     List<String> notes) {
+  /** What to watch in any series: common practice. */
+  public static final List<String> WATCH =
+      List.of(
+          "Keep chip, load, clock, voltage, fan and room the same; write the power and the room"
+              + " down.",
+          "Let each run settle before you read it, and cool down before the next.",
+          "A paste that gets better with heat needs its cycles first: give each the same, and say"
+              + " so.",
+          "A mount that went wrong is marked with its reason and made again; none is dropped.");
+
   private static final int MOST_CANDIDATES = 40;
   private static final int MOST_MOUNTS = 60;
   private static final int USUAL_MOUNTS = 3;
@@ -176,12 +186,7 @@ public record SeriesPlan(
     if (terms.mountGrams() > 0) {
       notes.add("All mounts use about " + notation.text(all * terms.mountGrams(), Unit.GRAM) + ".");
     }
-    notes.add(
-        "Keep chip, load, clock, voltage, fan and room the same; write the power and the room down.");
-    notes.add("Let each run settle before you read it, and cool down before the next.");
-    notes.add(
-        "A paste that gets better with heat needs its cycles first: give each the same, and say so.");
-    notes.add("A mount that went wrong is marked with its reason and made again; none is dropped.");
+    notes.addAll(WATCH);
     return notes;
   }
 

@@ -111,6 +111,22 @@ class SeriesAnswerTest {
   }
 
   @Test
+  void twoThingsAtOnceAreToldEachForItself() {
+    List<Mount> crossed = new ArrayList<>();
+    for (Mount m : mounts(5, 0.4, 60, 62, 61, 63)) {
+      int c = m.candidate().charAt(0) - 'A';
+      String name = (c < 2 ? "ash" : "birch") + " × " + (c % 2 == 0 ? "cross" : "dot");
+      crossed.add(Mount.of(name, m.block(), m.riseKelvin(), m.watts()));
+    }
+    SeriesAnswer answer =
+        SeriesAnswer.of(SeriesFit.of(crossed, 0.5, Optional.empty()), 1, Notation.METRIC);
+    assertThat(answer.notes())
+        .anyMatch(n -> n.startsWith("Both things add up"))
+        .anyMatch(n -> n.startsWith("Over all of the other, ash runs cooler than birch by "))
+        .anyMatch(n -> n.startsWith("Over all of the other, cross runs cooler than dot by "));
+  }
+
+  @Test
   void lessThanMattersIsSaid() {
     SeriesAnswer answer = told(mounts(8, 0.2, 60, 60.6));
     assertThat(answer.sentence()).startsWith("A is best");

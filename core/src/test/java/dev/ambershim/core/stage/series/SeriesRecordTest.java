@@ -9,6 +9,9 @@ import dev.ambershim.core.runs.series.Mount;
 import dev.ambershim.core.runs.series.MountTable;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 
 class SeriesRecordTest {
@@ -70,6 +73,28 @@ class SeriesRecordTest {
     assertThat(read.get(0)).isEqualTo(series.mounts().get(0));
     assertThat(read.get(1).spoiled()).isEqualTo("hair, long");
     assertThat(read.get(2).candidate()).isEqualTo("birch, \"new\"");
+  }
+
+  /** What a use costs goes with every mount of its candidate. */
+  @Test
+  void pricesGoWithTheMounts() {
+    SeriesPlan plan =
+        SeriesPlan.of(
+            List.of("ash", "birch"),
+            OptionalInt.of(2),
+            Optional.empty(),
+            SeriesTerms.USUAL,
+            1,
+            Notation.METRIC);
+    Series series =
+        Series.of("x", plan, SeriesTerms.USUAL, Map.of("ash", 0.6, "gone", 3.0))
+            .with(made("ash", 1, 60))
+            .with(made("birch", 1, 61));
+    assertThat(series.prices()).containsOnlyKeys("ash");
+    assertThat(series.mounts().get(0).price()).hasValue(0.6);
+    assertThat(series.mounts().get(1).price()).isEmpty();
+    assertThat(MountTable.read("s.csv", series.csv())).isEqualTo(series.mounts());
+    assertThat(series.withoutLast().prices()).isEqualTo(series.prices());
   }
 
   @Test

@@ -3,17 +3,21 @@ package dev.ambershim.desktop.stage.series;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.stage.series.SeriesPlan;
 import dev.ambershim.core.stage.series.SeriesTerms;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
@@ -26,6 +30,9 @@ final class BeginPanel extends VBox {
   private final SeriesModel model;
   private final TextField name = box("series-name", 16, "five pastes");
   private final TextField candidates = box("series-candidates", 40, "ash, birch, clay");
+  private final ComboBox<String> shelf = new ComboBox<>();
+  private final HBox shelved = named("or from your shelf", shelf);
+  private final Map<String, Double> prices = new HashMap<>();
   private final TextField care = box("series-care", 5, "");
   private final TextField scatter = box("series-scatter", 5, "");
   private final TextField mounts = box("series-mounts", 4, "as many as it takes");
@@ -67,10 +74,16 @@ final class BeginPanel extends VBox {
             Labels.line("A new series", "strong"),
             named("Name", name),
             named("Candidates, with commas between", candidates),
+            shelved,
             line,
             told,
             notes,
             wrong);
+    shelf.setId("series-shelf");
+    shelf.setAccessibleText("a paste from the shelf");
+    shelf.setOnAction(e -> fromShelf());
+    model.shelfProperty().addListener((o, was, is) -> offer(is));
+    offer(model.shelfProperty().get());
     usual();
     shell.notationProperty().addListener((o, was, is) -> usual());
   }
@@ -96,6 +109,27 @@ final class BeginPanel extends VBox {
     care.setText(n.editable(SeriesTerms.USUAL.careKelvin(), Unit.KELVIN));
     scatter.setText(n.editable(SeriesTerms.USUAL.remountKelvin(), Unit.KELVIN));
     ((Label) ((HBox) scatter.getParent()).getChildren().get(2)).setText(n.symbol(Unit.KELVIN));
+  }
+
+  private void offer(List<ShelfItem> items) {
+    shelf.getItems().setAll(items.stream().map(ShelfItem::name).toList());
+    shelved.setVisible(!items.isEmpty());
+    shelved.setManaged(!items.isEmpty());
+  }
+
+  /** Adds a pack, with what one mount of it costs. */
+  private void fromShelf() {
+    int place = shelf.getSelectionModel().getSelectedIndex();
+    if (place < 0) {
+      return;
+    }
+    ShelfItem item = model.shelfProperty().get().get(place);
+    String name = item.name().replaceAll("[,;]", "");
+    if (!named().contains(name)) {
+      prices.put(name, item.coins() / item.amount() * SeriesTerms.USUAL.mountGrams());
+      candidates.setText(
+          candidates.getText().isBlank() ? name : candidates.getText() + ", " + name);
+    }
   }
 
   private List<String> named() {
@@ -147,8 +181,9 @@ final class BeginPanel extends VBox {
   }
 
   private void begin() {
-    model.begin(name.getText(), named(), mounts(), hours(), terms());
+    model.begin(name.getText(), named(), mounts(), hours(), terms(), prices);
     name.clear();
+    prices.clear();
     candidates.clear();
   }
 

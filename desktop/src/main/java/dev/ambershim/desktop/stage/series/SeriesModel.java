@@ -5,6 +5,8 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.plan.ShelfItem;
+import dev.ambershim.core.plan.Supply;
 import dev.ambershim.core.runs.judging.Judging;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.runs.reading.LogReader;
@@ -25,6 +27,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -36,6 +39,8 @@ final class SeriesModel {
   private final JobModel shell;
   private final ReadOnlyObjectWrapper<List<Series>> all = new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Series> shown = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<List<ShelfItem>> shelf =
+      new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Optional<SeriesAnswer>> answer =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final Runnable shownAgain;
@@ -82,6 +87,20 @@ final class SeriesModel {
                 show(kept.get(0));
               }
             });
+    shell
+        .work()
+        .submit(
+            "",
+            progress ->
+                shell.traffic().shelf().stream()
+                    .filter(i -> i.supply() == Supply.PASTE || i.supply() == Supply.METAL)
+                    .toList(),
+            shelf::set);
+  }
+
+  /** The pastes and liquid metals on the shelf, which may be compared. */
+  ReadOnlyObjectProperty<List<ShelfItem>> shelfProperty() {
+    return shelf.getReadOnlyProperty();
   }
 
   /** Shows a series, or the beginning of a new one. */
@@ -96,11 +115,12 @@ final class SeriesModel {
       List<String> candidates,
       OptionalInt mounts,
       Optional<Double> hours,
-      SeriesTerms terms) {
+      SeriesTerms terms,
+      Map<String, Double> prices) {
     SeriesPlan plan =
         SeriesPlan.of(
             candidates, mounts, hours, terms, shell.workbench().now().toEpochMilli(), notation());
-    Series begun = Series.of(name, plan, terms);
+    Series begun = Series.of(name, plan, terms, prices);
     List<Series> more = new ArrayList<>(all.get());
     more.add(0, begun);
     keep(more, begun);
@@ -234,6 +254,19 @@ final class SeriesModel {
                       target,
                       () -> ReportFiles.write(SeriesReport.of(told, writing, name), target));
             });
+  }
+
+  /** Writes the order as a card for the bench. */
+  void card(Path target) {
+    Series now = shown.get();
+    shell
+        .traffic()
+        .write(
+            "card",
+            target,
+            () ->
+                ReportFiles.write(
+                    SeriesReport.card(now.name(), now.blocks(), SeriesPlan.WATCH), target));
   }
 
   /** Writes the mounts as a table. */

@@ -287,7 +287,14 @@ public final class SeriesView implements Inquiry {
               "series-table",
               "Write the mounts as a table",
               () -> desk.files().mountsTarget(now.name()).ifPresent(model::table));
-      notes.getChildren().add(known ? new HBox(10, report, table) : new HBox(10, table));
+      Button card =
+          button(
+              "series-card",
+              "Write a card for the bench",
+              () -> desk.files().seriesTarget(now.name() + " card").ifPresent(model::card));
+      notes
+          .getChildren()
+          .add(known ? new HBox(10, report, table, card) : new HBox(10, table, card));
     }
   }
 
