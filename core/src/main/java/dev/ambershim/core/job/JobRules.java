@@ -10,6 +10,7 @@ import dev.ambershim.core.physics.surface.LapPass;
 import dev.ambershim.core.physics.surface.ProbedPoint;
 import dev.ambershim.core.physics.surface.Relief;
 import java.util.List;
+import java.util.Objects;
 
 /**
  * What must hold of a job that did not come from the window, where every figure is checked as it is
@@ -90,6 +91,7 @@ public final class JobRules {
 
   private static void care(Care care) {
     care.checks().forEach(KeptCheck::checked);
+    care.found().stream().map(Found::photos).filter(Objects::nonNull).forEach(PhotoPair::checked);
     if (care.events().stream().anyMatch(e -> e.date() == null)
         || care.found().stream().anyMatch(f -> f.date() == null)) {
       throw problem("care", "Something that happened has no day.", "Write it as 2027-02-01.");

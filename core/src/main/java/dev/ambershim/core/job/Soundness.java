@@ -49,6 +49,8 @@ final class Soundness {
           "Mishap.accident",
           "CoatTerms.earlier",
           "PasteTerms.pattern",
+          "Found.photos",
+          "PhotoPair.then",
           "LapTerms.finish");
 
   private static final List<String> PARTS = List.of("chip", "cooler", "before", "after");

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Care;
+import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.KeptCheck;
+import dev.ambershim.core.job.PhotoPair;
 import dev.ambershim.core.plan.Flaw;
 import dev.ambershim.core.plan.Flaw.Face;
 import dev.ambershim.core.plan.Flaw.Kind;
@@ -91,6 +93,29 @@ class JobBundleTest {
       JobBundle.write(other, taken, again);
       assertThat(Files.readAllBytes(again)).isEqualTo(Files.readAllBytes(good));
       assertThat(Files.exists(folder.resolve("again.shimjob.part"))).isFalse();
+    }
+  }
+
+  /** What was found on opening again travels with its photo, and without one. */
+  @Test
+  void openingsTravelWithTheirPhotos() throws IOException {
+    StoredJob stored = logbook.load(logbook.list().get(0).id());
+    Photo photo = Photos.keep(logbook, "found.png", PNG);
+    LocalDate day = LocalDate.of(2026, 5, 1);
+    Care care =
+        stored
+            .job()
+            .care()
+            .with(check("2026-04-01"))
+            .with(new Found(day, List.of(Found.Look.DRY), ""))
+            .with(new Found(day, List.of(), "", new PhotoPair(null, photo, null, 20.0)));
+    Path bundle = folder.resolve("found.shimjob");
+    JobBundle.write(
+        logbook, logbook.edit(stored.id(), "found", stored.job().withCare(care)), bundle);
+    assertThat(unzip(bundle).keySet()).contains("photos/" + photo.sha256() + ".png");
+    try (Logbook other = Fixture.open(folder.resolve("other"))) {
+      assertThat(JobBundle.read(other, bundle).stored().job().care()).isEqualTo(care);
+      assertThat(other.thumbnail(photo.sha256())).isPresent();
     }
   }
 
