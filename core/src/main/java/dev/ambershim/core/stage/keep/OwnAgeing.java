@@ -9,6 +9,7 @@ import dev.ambershim.core.job.OwnJoint;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.ageing.Ageing;
 import dev.ambershim.core.physics.assembly.Build;
+import dev.ambershim.core.physics.dosing.MetalPlace;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.runs.drift.Check;
 import dev.ambershim.core.runs.drift.Drift;
@@ -17,12 +18,12 @@ import dev.ambershim.core.runs.drift.Line;
 import dev.ambershim.core.runs.drift.Scatter;
 import dev.ambershim.core.runs.drift.Trend;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 
 /**
  * How a person's own joints aged, by what is in them: the drift of each chip and state that tells
@@ -33,12 +34,12 @@ public final class OwnAgeing {
   /**
    * One joint's ageing.
    *
-   * @param filling what is on the die: the inner joint's, or that under the plate where the lid is
-   *     off
+   * @param joint what is on the die, in words, and for liquid metal on which face: the inner
+   *     joint's, or that under the plate where the lid is off
    * @param sharePerYear growth of the rise, as a share of it
    * @param variance of that share
    */
-  public record Seen(Filling filling, double sharePerYear, double variance) {}
+  public record Seen(String joint, double sharePerYear, double variance) {}
 
   private OwnAgeing() {}
 
@@ -57,7 +58,7 @@ public final class OwnAgeing {
                   OptionalDouble.of(job.heatWatts()),
                   new Scatter(Scatter.USUAL.checkKelvin(), job.remountKelvin()));
           boolean told = drift.trend() == Trend.STEADY || drift.trend() == Trend.CREEPING;
-          drift.line().filter(l -> told).ifPresent(l -> seen.add(seen(filling(job, state), l)));
+          drift.line().filter(l -> told).ifPresent(l -> seen.add(seen(joint(job, state), l)));
         });
     return seen;
   }
@@ -91,41 +92,46 @@ public final class OwnAgeing {
                 + " of your own on other chips, beside what is usual.");
   }
 
-  /** What was seen on other chips of the filling that a job has after its work. */
+  /** What was seen on other chips of the kind of joint that a job has after its work. */
   public static List<OwnJoint> like(Job job, List<Seen> others) {
     return others.stream()
-        .filter(s -> s.filling() == filling(job, ""))
+        .filter(s -> s.joint().equals(joint(job, "")))
         .map(s -> new OwnJoint(s.sharePerYear(), s.variance()))
         .toList();
   }
 
-  private static Seen seen(Filling filling, Line line) {
+  private static Seen seen(String joint, Line line) {
     return new Seen(
-        filling,
+        joint,
         line.perYear() / line.kelvin(),
         line.slopeVariance() / (line.kelvin() * line.kelvin()));
   }
 
-  private static Filling filling(Job job, String state) {
+  private static String joint(Job job, String state) {
     Build build = job.build(state.equals(Side.BEFORE.words()) ? Side.BEFORE : Side.AFTER);
-    return build.lidOn() ? build.inner().filling() : build.outer().filling();
+    Filling filling = build.lidOn() ? build.inner().filling() : build.outer().filling();
+    MetalPlace place = build.lidOn() ? MetalPlace.LID_INSIDE : MetalPlace.PLATE;
+    return filling.words()
+        + (filling == Filling.LIQUID_METAL
+            ? job.coat().said(place).map(f -> " on " + f.words()).orElse("")
+            : "");
   }
 
-  /** A sentence for each filling, in the order of the list. */
+  /** A sentence for each kind of joint. */
   public static List<String> words(List<Seen> all, Notation notation) {
-    Map<Filling, List<Seen>> by = new EnumMap<>(Filling.class);
-    all.forEach(s -> by.computeIfAbsent(s.filling(), f -> new ArrayList<>()).add(s));
+    Map<String, List<Seen>> by = new TreeMap<>();
+    all.forEach(s -> by.computeIfAbsent(s.joint(), f -> new ArrayList<>()).add(s));
     List<String> words = new ArrayList<>();
-    by.forEach((filling, seen) -> words.add(sentence(filling, seen, notation)));
+    by.forEach((joint, seen) -> words.add(sentence(joint, seen, notation)));
     return words;
   }
 
-  private static String sentence(Filling filling, List<Seen> seen, Notation notation) {
+  private static String sentence(String joint, List<Seen> seen, Notation notation) {
     double weights = seen.stream().mapToDouble(s -> 1 / s.variance()).sum();
     double mean = seen.stream().mapToDouble(s -> s.sharePerYear() / s.variance()).sum() / weights;
     double half = Interval.normalHalf(0.95) / Math.sqrt(weights);
     return "Your own joints of "
-        + filling.words()
+        + joint
         + " ("
         + seen.size()
         + "): the rise grows by "

@@ -8,6 +8,8 @@ import dev.ambershim.core.job.Care;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.dosing.MetalFace;
+import dev.ambershim.core.physics.dosing.MetalPlace;
 import dev.ambershim.core.picture.Mark;
 import dev.ambershim.core.picture.Picture;
 import dev.ambershim.core.stage.Assessment;
@@ -68,8 +70,8 @@ class ChipLineTest {
     Job second = JOB.withHeatWatts(100).withCare(Care.NONE.withChecks(series("", 1, "2025-01-01")));
     List<OwnAgeing.Seen> seen = new ArrayList<>(OwnAgeing.of(first));
     assertThat(seen).hasSize(2);
-    assertThat(seen.get(0).filling()).isEqualTo(JOB.before().inner().filling());
-    assertThat(seen.get(1).filling()).isEqualTo(JOB.after().inner().filling());
+    assertThat(seen.get(0).joint()).isEqualTo(JOB.before().inner().filling().words());
+    assertThat(seen.get(1).joint()).isEqualTo(JOB.after().inner().filling().words());
     seen.addAll(OwnAgeing.of(second));
     List<String> words = OwnAgeing.words(seen, Notation.METRIC);
     assertThat(words).hasSize(2);
@@ -79,6 +81,11 @@ class ChipLineTest {
     double share = seen.get(2).sharePerYear();
     // A kelvin a year on 50 K and a bit.
     assertThat(share).isCloseTo(1 / 51.4, within(0.004));
+    Job copper = second.withCoat(second.coat().saying(MetalPlace.LID_INSIDE, MetalFace.COPPER));
+    assertThat(OwnAgeing.of(copper).get(0).joint()).isEqualTo("liquid metal on bare copper");
+    // Another face ages in another way, so it is no joint of the same kind.
+    assertThat(OwnAgeing.like(copper, OwnAgeing.of(second))).isEmpty();
+    assertThat(OwnAgeing.like(copper, OwnAgeing.of(copper))).hasSize(1);
     assertThat(OwnAgeing.of(JOB)).isEmpty();
     assertThat(OwnAgeing.words(List.of(), Notation.METRIC)).isEmpty();
   }

@@ -29,7 +29,7 @@ final class BeginPanel extends VBox {
   private final JobModel shell;
   private final SeriesModel model;
   private final TextField name = box("series-name", 16, "five pastes");
-  private final TextField candidates = box("series-candidates", 40, "ash, birch, clay");
+  private final TextField candidates = box("series-candidates", 34, "with commas between: ash, birch, clay");
   private final ComboBox<String> shelf = new ComboBox<>();
   private final HBox shelved = named("or from your shelf", shelf);
   private final Map<String, Double> prices = new HashMap<>();
@@ -73,7 +73,7 @@ final class BeginPanel extends VBox {
         .addAll(
             Labels.line("A new series", "strong"),
             named("Name", name),
-            named("Candidates, with commas between", candidates),
+            named("Candidates", candidates),
             shelved,
             line,
             told,

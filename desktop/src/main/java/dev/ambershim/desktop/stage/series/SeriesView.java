@@ -45,7 +45,7 @@ public final class SeriesView implements Inquiry {
   private final TextField cores = box("series-cores", 6);
   private final TextField room = box("series-room", 5);
   private final TextField watts = box("series-watts", 5);
-  private final TextField note = box("series-note", 22);
+  private final TextField note = box("series-note", 13);
   private final TextField why = box("series-why", 16);
   private final Button spoil = new Button("It was spoiled");
   private final Button undo = new Button("Take the last mount out");
