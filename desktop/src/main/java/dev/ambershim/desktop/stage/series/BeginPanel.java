@@ -29,7 +29,8 @@ final class BeginPanel extends VBox {
   private final JobModel shell;
   private final SeriesModel model;
   private final TextField name = box("series-name", 16, "five pastes");
-  private final TextField candidates = box("series-candidates", 34, "with commas between: ash, birch, clay");
+  private final TextField candidates =
+      box("series-candidates", 34, "with commas between: ash, birch, clay");
   private final ComboBox<String> shelf = new ComboBox<>();
   private final HBox shelved = named("or from your shelf", shelf);
   private final Map<String, Double> prices = new HashMap<>();
