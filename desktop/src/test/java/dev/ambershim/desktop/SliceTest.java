@@ -82,7 +82,7 @@ class SliceTest extends DesktopTest {
       assertThat(new PDFTextStripper().getText(pdf)).contains("Helped by 12.0 K");
     }
 
-    // Results and bundle too; the bundle comes in again as a job of its own.
+    // Results and bundle too; the bundle of a job that is here joins it, and has nothing new.
     Path results = folder.resolve("results.json");
     when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(results));
     press(KeyCode.CONTROL, KeyCode.R);
@@ -92,7 +92,9 @@ class SliceTest extends DesktopTest {
     press(KeyCode.CONTROL, KeyCode.E);
     when(picker.open(any(), any(), any())).thenReturn(List.of(bundle));
     press(KeyCode.CONTROL, KeyCode.I);
-    assertThat(model.jobs()).hasSize(2);
+    until("the bundle is told", () -> text("message").contains("was here already"));
+    assertThat(text("message")).endsWith("nothing in the bundle is new.");
+    assertThat(model.jobs()).hasSize(1);
     assertThat(text("verdict")).startsWith("Helped by 12.0 K");
   }
 
