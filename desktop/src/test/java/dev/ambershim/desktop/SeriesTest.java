@@ -41,8 +41,7 @@ class SeriesTest extends DesktopTest {
     type("series-name", "two pastes");
     type("series-candidates", "ash, birch");
     type("series-mounts", "3");
-    settle();
-    assertThat(text("series-plan")).startsWith("3 mounts of each tell ");
+    until("the plan is told", () -> text("series-plan").startsWith("3 mounts of each tell "));
     onFx(() -> node("series-candidates").requestFocus());
     press(KeyCode.ENTER);
     worked();
@@ -97,7 +96,7 @@ class SeriesTest extends DesktopTest {
     assertThat(((PictureView) node("series-picture-mounts")).drawn()).isTrue();
     List<String> notes = new ArrayList<>();
     node("series-notes").lookupAll(".label").forEach(n -> notes.add(((Label) n).getText()));
-    assertThat(notes).anyMatch(n -> n.contains("does not count: hair under the plate"));
+    assertThat(notes).anyMatch(n -> n.endsWith("did not count at first: hair under the plate."));
     Path table = folder.resolve("mounts.csv");
     when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(table));
     onFx(() -> ((Button) node("series-table")).fire());

@@ -36,11 +36,19 @@ public record SeriesNeed(int candidates, double scatterKelvin) {
    * @return 2 or more; empty if so many as can be asked for would not do
    */
   public OptionalInt mountsFor(double kelvin) {
-    for (int n = FEWEST; n <= MOST; n++) {
-      if (tells(n) <= kelvin) {
-        return OptionalInt.of(n);
+    if (tells(MOST) > kelvin) {
+      return OptionalInt.empty();
+    }
+    int low = FEWEST - 1;
+    int high = MOST;
+    while (high - low > 1) {
+      int middle = (low + high) / 2;
+      if (tells(middle) <= kelvin) {
+        high = middle;
+      } else {
+        low = middle;
       }
     }
-    return OptionalInt.empty();
+    return OptionalInt.of(high);
   }
 }

@@ -292,7 +292,14 @@ public record SeriesAnswer(
                 + " what the others say. It counts; look at its print, and make it again.");
       }
       for (Mount m : judged.spoiled()) {
-        notes.add(named(m) + " does not count: " + m.spoiled() + ". Make it again.");
+        boolean again =
+            judged.mounts().stream()
+                .anyMatch(o -> o.candidate().equals(m.candidate()) && o.block().equals(m.block()));
+        notes.add(
+            named(m)
+                + (again ? " did not count at first: " : " does not count: ")
+                + m.spoiled()
+                + (again ? "." : ". Make it again."));
       }
       rooms().ifPresent(notes::add);
       return notes;

@@ -92,7 +92,12 @@ public record SeriesPlan(
         notes(each, forCare, terms, all, notation));
   }
 
-  private static void check(List<String> candidates) {
+  /**
+   * Refuses names that cannot be those of a series.
+   *
+   * @throws Problem {@code series.candidates}
+   */
+  public static void check(List<String> candidates) {
     if (candidates.size() < 2 || candidates.size() > MOST_CANDIDATES) {
       throw new Problem(
           "series.candidates",

@@ -38,6 +38,7 @@ final class BeginPanel extends VBox {
   private final TextField scatter = box("series-scatter", 5, "");
   private final TextField mounts = box("series-mounts", 4, "as many as it takes");
   private final TextField hours = box("series-hours", 4, "no end");
+  private int asked;
   private final Label units = Labels.line("");
   private final Label told = Labels.wrapped("", "strong");
   private final VBox notes = new VBox(3);
@@ -172,16 +173,39 @@ final class BeginPanel extends VBox {
     if (named().size() < 2) {
       return;
     }
+    int question = ++asked;
     trying(
         () -> {
-          SeriesPlan plan =
-              SeriesPlan.of(named(), mounts(), hours(), terms(), 1, shell.notationProperty().get());
-          told.setText(plan.sentence());
-          plan.notes().forEach(n -> notes.getChildren().add(Labels.wrapped(n, "hint")));
+          SeriesTerms terms = terms();
+          SeriesPlan.check(named());
+          model.plan(
+              named(),
+              mounts(),
+              hours(),
+              terms,
+              1,
+              plan -> {
+                if (question == asked) {
+                  show(plan);
+                }
+              },
+              problem -> {
+                if (question == asked) {
+                  wrong.setText(problem.getMessage());
+                }
+              });
         });
   }
 
+  private void show(SeriesPlan plan) {
+    told.setText(plan.sentence());
+    notes.getChildren().clear();
+    plan.notes().forEach(n -> notes.getChildren().add(Labels.wrapped(n, "hint")));
+  }
+
   private void begin() {
+    SeriesPlan.check(named());
+    asked++;
     model.begin(name.getText(), named(), mounts(), hours(), terms(), prices);
     name.clear();
     prices.clear();

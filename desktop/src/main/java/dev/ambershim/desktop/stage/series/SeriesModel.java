@@ -31,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -46,6 +47,8 @@ final class SeriesModel {
   private final Runnable shownAgain;
   private final AwaitedRun awaited;
   private int asked;
+  private int changes;
+  private boolean mountComing;
 
   /**
    * A model of the shell's logbook.
@@ -76,12 +79,17 @@ final class SeriesModel {
 
   /** Reads what was kept. */
   void read() {
+    int before = changes;
     shell
         .work()
         .submit(
             "",
             progress -> shell.traffic().series(),
             kept -> {
+              if (changes > before) {
+                // What was written down meanwhile is newer than what was read.
+                return;
+              }
               all.set(kept);
               if (shown.get() == null && !kept.isEmpty()) {
                 show(kept.get(0));
@@ -117,14 +125,51 @@ final class SeriesModel {
       Optional<Double> hours,
       SeriesTerms terms,
       Map<String, Double> prices) {
-    SeriesPlan plan =
-        SeriesPlan.of(
-            candidates, mounts, hours, terms, shell.workbench().now().toEpochMilli(), notation());
-    Series begun = Series.of(name, plan, terms, prices);
-    List<Series> more = new ArrayList<>(all.get());
-    more.add(0, begun);
-    keep(more, begun);
-    shell.say(plan.sentence());
+    long seed = shell.workbench().now().toEpochMilli();
+    Map<String, Double> known = Map.copyOf(prices);
+    plan(
+        candidates,
+        mounts,
+        hours,
+        terms,
+        seed,
+        plan -> {
+          Series begun = Series.of(name, plan, terms, known);
+          List<Series> more = new ArrayList<>(all.get());
+          more.add(0, begun);
+          keep(more, begun);
+          shell.say(plan.sentence());
+        },
+        problem -> shell.say(problem.getMessage()));
+  }
+
+  /**
+   * Works a plan out behind the window, since many mounts take a moment.
+   *
+   * @param refused hears why it cannot be planned so
+   */
+  void plan(
+      List<String> candidates,
+      OptionalInt mounts,
+      Optional<Double> hours,
+      SeriesTerms terms,
+      long seed,
+      Consumer<SeriesPlan> told,
+      Consumer<Problem> refused) {
+    Notation writing = notation();
+    shell
+        .reckoning()
+        .<Runnable>submit(
+            "",
+            progress -> {
+              try {
+                SeriesPlan plan = SeriesPlan.of(candidates, mounts, hours, terms, seed, writing);
+                return () -> told.accept(plan);
+              } catch (Problem problem) {
+                return () -> refused.accept(problem);
+              }
+            },
+            Runnable::run);
   }
 
   /** Writes down the mount that is due. */
@@ -203,8 +248,12 @@ final class SeriesModel {
             });
   }
 
-  /** Runs that were just conducted are the mount that is due, apart from the job's proof. */
+  /**
+   * Runs that were just conducted are the mount that is due, apart from the job's proof. However
+   * many plateaus they are, they are of one seating, so the first that can be judged is the mount.
+   */
   void coming(int runs) {
+    mountComing = true;
     awaited.coming(runs);
   }
 
@@ -212,15 +261,20 @@ final class SeriesModel {
     Optional<Series.Due> due = Optional.ofNullable(shown.get()).flatMap(Series::next);
     Optional<RunAnalysis> fit =
         run.analysis().filter(a -> a.unfit().isEmpty() && a.hasRoom() && a.powerWatts() > 0);
-    if (due.isEmpty()) {
+    if (shown.get() == null || (mountComing && due.isEmpty())) {
       return;
     }
     String name = "series " + shown.get().name();
     shell.edit(name, job -> job.withRun(run.index(), run.entry().inState(name)));
-    if (fit.isEmpty()) {
-      shell.say("This run cannot be judged, so it is no mount. Run it again.");
+    if (!mountComing) {
       return;
     }
+    if (fit.isEmpty()) {
+      shell.say("This run cannot be judged, so it is no mount. Run it again.");
+      shownAgain.run();
+      return;
+    }
+    mountComing = false;
     RunAnalysis told = fit.get();
     change(
         shown
@@ -295,6 +349,7 @@ final class SeriesModel {
   }
 
   private void keep(List<Series> series, Series now) {
+    changes++;
     List<Series> kept = List.copyOf(series);
     all.set(kept);
     show(now);
