@@ -157,6 +157,8 @@ class SeriesTest extends DesktopTest {
       int number = n;
       press(KeyCode.CONTROL, KeyCode.J);
       type("conduct-plateau", "10");
+      // However many plateaus, it is one seating of the cooler, and one mount.
+      type("conduct-plateaus", String.valueOf(3 - number));
       type("conduct-cool-down", "0");
       press(KeyCode.ENTER);
       until(
@@ -168,8 +170,9 @@ class SeriesTest extends DesktopTest {
       worked();
     }
     assertThat(model.jobProperty().get().runs())
-        .hasSize(2)
+        .hasSize(3)
         .allMatch(r -> r.state().equals("series Series"));
+    assertThat(due()).startsWith("Mount 3 of 4");
   }
 
   @Test

@@ -1,5 +1,7 @@
 package dev.ambershim.desktop.widget;
 
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -22,6 +24,14 @@ public final class Labels {
     label.setWrapText(true);
     label.setMinHeight(Region.USE_PREF_SIZE);
     return label;
+  }
+
+  /** A box with its name before and what else belongs to it behind, which stay on one line. */
+  public static HBox named(String name, Node... box) {
+    HBox row = new HBox(8, line(name));
+    row.getChildren().addAll(box);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
   }
 
   /** Takes up what room is left. */

@@ -202,7 +202,7 @@ public record SeriesAnswer(
                 ? "That is less than the "
                     + notation.text(careKelvin, Unit.KELVIN)
                     + " you care about; price and ease may decide."
-                : "You can stop: more mounts would not change which is best.");
+                : "You can stop: more mounts are not likely to change which is best.");
       } else {
         Judged.Mean best = judged.ranking().get(0);
         reasons.add(
@@ -267,9 +267,9 @@ public record SeriesAnswer(
         notes.add(
             "There are too few mounts to tell how far yours scatter; what is usual counts as well.");
       }
-      if (!judged.blocked()) {
+      if (!judged.blocked() && !oneBlock()) {
         notes.add(
-            "There are no rounds in which candidates stand side by side, so a bench that drifts"
+            "There are no blocks in which candidates stand side by side, so a bench that drifts"
                 + " would be in the differences.");
       }
       judged
@@ -282,7 +282,9 @@ public record SeriesAnswer(
                           + notation.text(d.perMount(), Unit.KELVIN)
                           + " a mount ("
                           + notation.range(d.interval(), Unit.KELVIN)
-                          + "); the blocks take it out."));
+                          + (judged.blocked()
+                              ? "); the blocks take it out."
+                              : "); it is in the differences too.")));
       for (Judged.Outlier o : judged.outliers()) {
         notes.add(
             named(o.mount())
@@ -335,6 +337,11 @@ public record SeriesAnswer(
                     + " cannot be told apart.");
       }
       return told;
+    }
+
+    private boolean oneBlock() {
+      List<String> blocks = judged.mounts().stream().map(Mount::block).distinct().toList();
+      return blocks.size() == 1 && !blocks.get(0).isEmpty();
     }
 
     private static String named(Mount m) {

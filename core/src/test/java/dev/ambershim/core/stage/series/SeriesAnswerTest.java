@@ -51,7 +51,7 @@ class SeriesAnswerTest {
         .matches(
             "B is best: it runs cooler than C, the next, by 2\\.\\d K \\(1\\.\\d to 2\\.\\d\\)\\.");
     assertThat(answer.reasons())
-        .containsExactly("You can stop: more mounts would not change which is best.");
+        .containsExactly("You can stop: more mounts are not likely to change which is best.");
     assertThat(answer.notes())
         .anyMatch(n -> n.startsWith("B runs cooler than A by ") && n.endsWith("one reference."))
         .anyMatch(n -> n.startsWith("The room moved by 4.0 K"));
@@ -154,7 +154,7 @@ class SeriesAnswerTest {
     List<Mount> loose = List.of(Mount.of("A", "", 60, 150), Mount.of("B", "", 61, 150));
     assertThat(told(loose).notes())
         .anyMatch(n -> n.startsWith("There are too few mounts"))
-        .anyMatch(n -> n.startsWith("There are no rounds"));
+        .anyMatch(n -> n.startsWith("There are no blocks"));
   }
 
   @Test

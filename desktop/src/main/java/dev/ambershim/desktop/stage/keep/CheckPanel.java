@@ -11,7 +11,6 @@ import dev.ambershim.desktop.widget.Labels;
 import java.util.List;
 import java.util.OptionalDouble;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -61,11 +60,11 @@ final class CheckPanel extends VBox {
         new FlowPane(
             14,
             6,
-            named("Day", day),
-            named("Mean of the cores", cores),
-            named("Room", room),
-            named("Coolant", coolant, units),
-            named("Heat", watts, Labels.line("W")),
+            Labels.named("Day", day),
+            Labels.named("Mean of the cores", cores),
+            Labels.named("Room", room),
+            Labels.named("Coolant", coolant, units),
+            Labels.named("Heat", watts, Labels.line("W")),
             add);
     line.setAlignment(Pos.CENTER_LEFT);
     getChildren()
@@ -83,14 +82,6 @@ final class CheckPanel extends VBox {
     field.setId(id);
     field.setPrefColumnCount(letters);
     return field;
-  }
-
-  /** A box with its name and unit, which stay on one line. */
-  private static HBox named(String name, Node... box) {
-    HBox row = new HBox(8, Labels.line(name));
-    row.getChildren().addAll(box);
-    row.setAlignment(Pos.CENTER_LEFT);
-    return row;
   }
 
   void show(Job job, Notation notation) {

@@ -15,7 +15,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -32,7 +31,7 @@ final class BeginPanel extends VBox {
   private final TextField candidates =
       box("series-candidates", 34, "with commas between: ash, birch, clay");
   private final ComboBox<String> shelf = new ComboBox<>();
-  private final HBox shelved = named("or from your shelf", shelf);
+  private final HBox shelved = Labels.named("or from your shelf", shelf);
   private final Map<String, Double> prices = new HashMap<>();
   private final TextField care = box("series-care", 5, "");
   private final TextField scatter = box("series-scatter", 5, "");
@@ -65,17 +64,17 @@ final class BeginPanel extends VBox {
         new FlowPane(
             14,
             6,
-            named("Smallest difference that matters", care, units),
-            named("Scatter between mounts", scatter, Labels.line("K")),
-            named("Mounts of each", mounts),
-            named("Hours", hours),
+            Labels.named("Smallest difference that matters", care, units),
+            Labels.named("Scatter between mounts", scatter, Labels.line("K")),
+            Labels.named("Mounts of each", mounts),
+            Labels.named("Hours", hours),
             go);
     line.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
             Labels.line("A new series", "strong"),
-            named("Name", name),
-            named("Candidates", candidates),
+            Labels.named("Name", name),
+            Labels.named("Candidates", candidates),
             shelved,
             line,
             told,
@@ -96,13 +95,6 @@ final class BeginPanel extends VBox {
     field.setPrefColumnCount(letters);
     field.setPromptText(prompt);
     return field;
-  }
-
-  private static HBox named(String name, Node... box) {
-    HBox row = new HBox(8, Labels.line(name));
-    row.getChildren().addAll(box);
-    row.setAlignment(Pos.CENTER_LEFT);
-    return row;
   }
 
   private void usual() {

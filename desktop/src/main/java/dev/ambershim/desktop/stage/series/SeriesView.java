@@ -112,13 +112,6 @@ public final class SeriesView implements Inquiry {
     return field;
   }
 
-  private static HBox named(String name, Node... box) {
-    HBox row = new HBox(8, Labels.line(name));
-    row.getChildren().addAll(box);
-    row.setAlignment(Pos.CENTER_LEFT);
-    return row;
-  }
-
   private Button button(String id, String words, Runnable action) {
     Button button = new Button(words);
     button.setId(id);
@@ -149,10 +142,10 @@ public final class SeriesView implements Inquiry {
         new FlowPane(
             14,
             6,
-            named("Mean of the cores", cores),
-            named("Room", room, units),
-            named("Heat", watts, Labels.line("W")),
-            named("Note", note),
+            Labels.named("Mean of the cores", cores),
+            Labels.named("Room", room, units),
+            Labels.named("Heat", watts, Labels.line("W")),
+            Labels.named("Note", note),
             write,
             log,
             run);
