@@ -1,22 +1,33 @@
 package dev.ambershim.cli;
 
+import dev.ambershim.core.base.MomentText;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.surface.ProbeTable;
+import dev.ambershim.core.plan.Hours;
 import dev.ambershim.core.runs.series.Judged;
 import dev.ambershim.core.runs.series.MountTable;
 import dev.ambershim.core.runs.series.SeriesFit;
+import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.core.stage.series.SeriesAnswer;
 import dev.ambershim.core.stage.series.SeriesPlan;
 import dev.ambershim.core.stage.series.SeriesTerms;
+import dev.ambershim.core.stage.series.SeriesTimes;
+import dev.ambershim.logbook.formats.ScheduleCalendar;
 import dev.ambershim.logbook.formats.SeriesJson;
 import dev.ambershim.logbook.report.ReportFiles;
 import dev.ambershim.logbook.report.SeriesReport;
 import dev.ambershim.logbook.store.Json;
 import dev.ambershim.logbook.store.LogFiles;
+import dev.ambershim.logbook.store.WholeFile;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.Callable;
@@ -78,6 +89,30 @@ final class SeriesCommand implements Callable<Integer> {
     double grams = SeriesTerms.USUAL.mountGrams();
 
     @Option(
+        names = "--warm-ups",
+        paramLabel = "N",
+        description = "Heat each mount through so often before the run that counts.")
+    int warmUps = SeriesTerms.USUAL.warmUps();
+
+    @Option(
+        names = "--start",
+        paramLabel = "TIME",
+        description = "When to begin, such as 18:30 or \"2026-06-16 18:30\"; else now.")
+    String start;
+
+    @Option(
+        names = "--between",
+        paramLabel = "FROM-TO",
+        description = "Hours in which you may work, such as 18:00-22:00.")
+    String between;
+
+    @Option(
+        names = "--ics",
+        paramLabel = "FILE",
+        description = "Write the mounts as a calendar with reminders as well, .ics.")
+    Path ics;
+
+    @Option(
         names = "--card",
         paramLabel = "FILE",
         description = "Write the order as a card for the bench as well, .html or .pdf.")
@@ -96,7 +131,7 @@ final class SeriesCommand implements Callable<Integer> {
               candidates,
               mounts == null ? OptionalInt.empty() : OptionalInt.of(mounts),
               Optional.ofNullable(hours),
-              new SeriesTerms(care, remount, minutes, grams),
+              new SeriesTerms(care, remount, minutes, grams, warmUps),
               seed,
               Notation.METRIC);
       if (card != null) {
@@ -104,6 +139,13 @@ final class SeriesCommand implements Callable<Integer> {
             SeriesReport.card(
                 String.join(", ", plan.candidates()), plan.rota().blocks(), plan.notes()),
             card);
+      }
+      Optional<SeriesTimes> times = times(plan);
+      if (ics != null) {
+        times.ifPresent(
+            t ->
+                WholeFile.write(
+                    ics, ScheduleCalendar.of(t.schedule(), "series", "Series", Instant.now())));
       }
       PrintWriter out = spec.commandLine().getOut();
       if (json) {
@@ -117,10 +159,44 @@ final class SeriesCommand implements Callable<Integer> {
             out.println("    " + place++ + "  " + candidate);
           }
         }
+        times.ifPresent(t -> out.println("  " + t.sentence()));
         plan.notes().forEach(n -> out.println("  " + n));
       }
       out.flush();
       return 0;
+    }
+
+    /** The mounts in time, where a start, hours or a calendar are asked for. */
+    private Optional<SeriesTimes> times(SeriesPlan plan) {
+      if (start == null && between == null && ics == null) {
+        return Optional.empty();
+      }
+      ZoneId zone = ZoneId.systemDefault();
+      Instant now = Instant.now();
+      return SeriesTimes.of(
+          Series.of(
+                  "Series", plan, new SeriesTerms(care, remount, minutes, grams, warmUps), Map.of())
+              .withHours(hours())
+              .withStartAt(start == null ? null : MomentText.read(start, zone, now, "--start")),
+          now,
+          zone,
+          Notation.METRIC);
+    }
+
+    private Hours hours() {
+      if (between == null) {
+        return Hours.ANY;
+      }
+      String[] ends = between.split("-", -1);
+      Hours hours = ends.length == 2 ? new Hours(ends[0].strip(), ends[1].strip(), null) : null;
+      if (hours == null || !hours.sound()) {
+        throw new Problem(
+            "series.hours",
+            Place.field("--between"),
+            "\"" + between + "\" leaves no time to work.",
+            "Type it as 18:00-22:00, the first before the second.");
+      }
+      return hours;
     }
   }
 
@@ -166,7 +242,11 @@ final class SeriesCommand implements Callable<Integer> {
     public Integer call() {
       SeriesTerms terms =
           new SeriesTerms(
-              care, remount, SeriesTerms.USUAL.mountMinutes(), SeriesTerms.USUAL.mountGrams());
+              care,
+              remount,
+              SeriesTerms.USUAL.mountMinutes(),
+              SeriesTerms.USUAL.mountGrams(),
+              SeriesTerms.USUAL.warmUps());
       Judged judged =
           SeriesFit.of(
               MountTable.read(file.toString(), ProbeTable.text(LogFiles.read(file))),

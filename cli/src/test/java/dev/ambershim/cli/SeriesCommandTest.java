@@ -135,6 +135,32 @@ class SeriesCommandTest {
   }
 
   @Test
+  void mountsAreSetInTime() throws IOException {
+    Path ics = folder.resolve("mounts.ics");
+    List<String> words =
+        new ArrayList<>(List.of("series", "plan", "--candidate", "A", "--candidate", "B"));
+    words.addAll(List.of("--mounts", "2", "--between", "18:00-22:00", "--warm-ups", "1"));
+    words.addAll(List.of("--ics", ics.toString()));
+    Outcome told = Outcome.run(words.toArray(new String[0]));
+    assertThat(told.code()).as(told.err()).isZero();
+    assertThat(told.out())
+        .contains(
+            "The 4 mounts that are left are done by ",
+            "heated through and cooled once before the run");
+    String calendar = Files.readString(ics);
+    assertThat(calendar).startsWith("BEGIN:VCALENDAR").contains("TRIGGER:-PT15M", "Mount 1: ");
+    Outcome bad =
+        Outcome.run(
+            "series", "plan", "--candidate", "A", "--candidate", "B", "--between", "22:00-18:00");
+    assertThat(bad.code()).isEqualTo(2);
+    assertThat(bad.err()).contains("--between");
+    Outcome when =
+        Outcome.run("series", "plan", "--candidate", "A", "--candidate", "B", "--start", "soon");
+    assertThat(when.code()).isEqualTo(2);
+    assertThat(when.err()).contains("--start");
+  }
+
+  @Test
   void whatCannotBeEndsWithOneLine() throws IOException {
     for (String[] words :
         new String[][] {

@@ -5,12 +5,14 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.plan.OwnPaste;
 import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.plan.Supply;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
 import dev.ambershim.logbook.store.Shelf;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -20,11 +22,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 /** A series in the window: planned, mounted one by one, one of them spoiled, judged. */
@@ -94,9 +98,7 @@ class SeriesTest extends DesktopTest {
     assertThat(due()).isEqualTo("All 6 mounts are made.");
     until("it is judged", () -> text("series-answer").startsWith("Birch is best"));
     assertThat(((PictureView) node("series-picture-mounts")).drawn()).isTrue();
-    List<String> notes = new ArrayList<>();
-    node("series-notes").lookupAll(".label").forEach(n -> notes.add(((Label) n).getText()));
-    assertThat(notes).anyMatch(n -> n.endsWith("did not count at first: hair under the plate."));
+    assertThat(notes()).anyMatch(n -> n.endsWith("did not count at first: hair under the plate."));
     Path table = folder.resolve("mounts.csv");
     when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(table));
     onFx(() -> ((Button) node("series-table")).fire());
@@ -141,9 +143,9 @@ class SeriesTest extends DesktopTest {
     assertThat(due()).startsWith("Mount 1 of 4");
   }
 
-  /** A run on the rig is the mount that is due, and no proof of the job's work. */
+  /** From the first mount to the last on the rig; the print of one shows that it was spoiled. */
   @Test
-  void aConductedRunIsAMount() {
+  void aWholeSeriesIsConductedOnTheRig() {
     open();
     onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     worked();
@@ -153,26 +155,149 @@ class SeriesTest extends DesktopTest {
     onFx(() -> node("series-candidates").requestFocus());
     press(KeyCode.ENTER);
     worked();
-    for (int n = 1; n <= 2; n++) {
-      int number = n;
-      press(KeyCode.CONTROL, KeyCode.J);
-      type("conduct-plateau", "10");
-      // However many plateaus, it is one seating of the cooler, and one mount.
-      type("conduct-plateaus", String.valueOf(3 - number));
-      type("conduct-cool-down", "0");
-      press(KeyCode.ENTER);
-      until(
-          "mount " + number + " is made",
-          180,
-          () ->
-              stage.getScene().lookup("#series-due") != null
-                  && due().startsWith("Mount " + (number + 1) + " of 4"));
-      worked();
-    }
+    // However many plateaus, it is one seating of the cooler, and one mount.
+    conduct("2", "Mount 2 of 4");
+    conduct("1", "Mount 3 of 4");
+    String third = due();
+    type("series-why", "a corner stayed dry");
+    onFx(() -> node("series-spoil-last").requestFocus());
+    press(KeyCode.SPACE);
+    worked();
+    assertThat(due()).startsWith("Mount 2 of 4");
+    conduct("1", third);
+    conduct("1", "Mount 4 of 4");
+    conduct("1", "All 4 mounts are made.");
+    // No mount is a proof of the job's work.
     assertThat(model.jobProperty().get().runs())
-        .hasSize(3)
+        .hasSize(6)
         .allMatch(r -> r.state().equals("series Series"));
-    assertThat(due()).startsWith("Mount 3 of 4");
+    until("it is judged", () -> !text("series-answer").startsWith("Two candidates"));
+    assertThat(text("series-answer")).contains("cannot be told apart");
+    assertThat(notes()).anyMatch(n -> n.endsWith("did not count at first: a corner stayed dry."));
+  }
+
+  private void conduct(String plateaus, String then) {
+    press(KeyCode.CONTROL, KeyCode.J);
+    type("conduct-plateau", "10");
+    type("conduct-plateaus", plateaus);
+    type("conduct-cool-down", "0");
+    press(KeyCode.ENTER);
+    until(
+        then, 180, () -> stage.getScene().lookup("#series-due") != null && due().startsWith(then));
+    worked();
+  }
+
+  private List<String> notes() {
+    List<String> notes = new ArrayList<>();
+    node("series-notes").lookupAll(".label").forEach(n -> notes.add(((Label) n).getText()));
+    return notes;
+  }
+
+  @Test
+  void whatWasDoneIsTakenBackAndDoneAgain() {
+    begin();
+    mount(1);
+    mount(2);
+    assertThat(due()).startsWith("Mount 3 of 6");
+    press(KeyCode.CONTROL, KeyCode.Z);
+    worked();
+    press(KeyCode.CONTROL, KeyCode.Z);
+    worked();
+    assertThat(due()).startsWith("Mount 1 of 6");
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+    worked();
+    assertThat(due()).startsWith("Mount 2 of 6");
+    press(KeyCode.CONTROL, KeyCode.Z);
+    press(KeyCode.CONTROL, KeyCode.Z);
+    worked();
+    assertThat(node("series-begin").isVisible()).isTrue();
+  }
+
+  @Test
+  void thePrintIsNotedOnceTheCoolerIsLifted() throws IOException {
+    begin();
+    assertThat(node("series-last").getParent().getParent().isVisible()).isFalse();
+    mount(1);
+    type("series-covered", "70");
+    onFx(() -> node("series-covered").requestFocus());
+    press(KeyCode.ENTER);
+    worked();
+    Path print = folder.resolve("print.png");
+    ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "png", print.toFile());
+    when(picker.open(any(), any(), any(String[].class))).thenReturn(List.of(print));
+    onFx(() -> ((Button) node("series-print")).fire());
+    worked();
+    until(
+        "the print is shown",
+        () ->
+            stage.getScene().lookup("#series-last") != null
+                && node("series").lookupAll(".image-view").stream().anyMatch(Node::isVisible));
+    type("series-covered", "170");
+    onFx(() -> ((Button) node("series-lifted")).fire());
+    settle();
+    assertThat(text("series-wrong")).contains("So much cannot be covered.");
+    type("series-covered", "70");
+    mount(2);
+    until("it is told", () -> notes().stream().anyMatch(n -> n.contains(" covered 70 % of the")));
+  }
+
+  @Test
+  void theMountsAreSetInTime() throws IOException {
+    begin();
+    until(
+        "the times are told",
+        () -> text("series-times").startsWith("The 6 mounts that are left are done by "));
+    String any = text("series-times");
+    type("hours-from", "18:00");
+    type("hours-to", "20:00");
+    onFx(() -> node("hours-to").requestFocus());
+    press(KeyCode.ENTER);
+    worked();
+    until("hours count", () -> !text("series-times").equals(any));
+    type("start-at", "2031-06-16 18:30");
+    onFx(() -> node("start-at").requestFocus());
+    press(KeyCode.ENTER);
+    settle();
+    until("it is too far ahead", () -> text("series-times").contains("more than 60 days ahead"));
+    type("start-at", "");
+    onFx(() -> node("start-at").requestFocus());
+    press(KeyCode.ENTER);
+    until(
+        "it is told again",
+        () -> text("series-times").startsWith("The 6 mounts that are left are done by "));
+    Path target = folder.resolve("mounts.ics");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(target));
+    onFx(() -> ((Button) node("series-calendar")).fire());
+    worked();
+    assertThat(Files.readString(target)).contains("TRIGGER:-PT15M", "two pastes: Mount 1: ");
+  }
+
+  /** Weigh of the open job reckons with a paste that the series knows, until it is taken back. */
+  @Test
+  void theForecastReckonsWithAPasteOfTheSeries() {
+    begin();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    worked();
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+    worked();
+    for (int i = 1; i <= 6; i++) {
+      mount(i);
+    }
+    until("it is judged", () -> text("series-answer").startsWith("Birch is best"));
+    onFx(() -> pick("birch"));
+    worked();
+    OwnPaste paste = model.jobProperty().get().terms().ownPaste();
+    assertThat(paste.name()).isEqualTo("birch");
+    assertThat(paste.mounts()).isEqualTo(3);
+    assertThat(paste.kelvin()).isBetween(-2.5, -1.5);
+    onFx(() -> pick("a usual paste"));
+    worked();
+    assertThat(model.jobProperty().get().terms().ownPaste()).isNull();
+  }
+
+  @SuppressWarnings("unchecked")
+  private void pick(String paste) {
+    ((ComboBox<String>) node("series-paste")).getSelectionModel().select(paste);
   }
 
   @Test

@@ -43,6 +43,7 @@ final class Soundness {
           "Cooler.inBaseKelvinPerWatt",
           "Cooler.alongTimes",
           "Terms.targetKelvin",
+          "Terms.ownPaste",
           "Ways.option",
           "StepEntry.mishap",
           "Mishap.risk",

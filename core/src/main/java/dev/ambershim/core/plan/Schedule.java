@@ -88,7 +88,21 @@ public record Schedule(
    *     hours; {@code schedule.far} if start or end lie too far ahead
    */
   public static Optional<Schedule> of(Plan plan, WorkLog log, Instant now, ZoneId zone) {
-    Task task = task(plan, log, now, zone);
+    return of(plan.steps(), log, now, zone);
+  }
+
+  /**
+   * Sets steps in time.
+   *
+   * @param steps each after those it waits for
+   * @param log what is done, and the hours, the start and the end that are wanted
+   * @param now the moment
+   * @param zone where the hours count
+   * @return empty if nothing is left to do
+   * @throws dev.ambershim.core.base.Problem as the other
+   */
+  static Optional<Schedule> of(List<PlanStep> steps, WorkLog log, Instant now, ZoneId zone) {
+    Task task = task(steps, log, now, zone);
     if (task.blocks().isEmpty()) {
       return Optional.empty();
     }
@@ -133,14 +147,14 @@ public record Schedule(
             late));
   }
 
-  private static Task task(Plan plan, WorkLog log, Instant now, ZoneId zone) {
+  private static Task task(List<PlanStep> all, WorkLog log, Instant now, ZoneId zone) {
     List<List<PlanStep>> groups = new ArrayList<>();
     Map<String, Integer> place = new HashMap<>();
     Map<String, Double> free = new HashMap<>();
     double start =
         log.startAt() == null || log.begun() ? 0 : Math.max(0, minutes(now, log.startAt()));
     double busyUntil = 0;
-    for (PlanStep step : plan.steps()) {
+    for (PlanStep step : all) {
       StepEntry entry = log.entry(step.id());
       boolean goesOn = entry.begunAt() != null && step.id().equals(log.at());
       if (entry.done() || goesOn) {

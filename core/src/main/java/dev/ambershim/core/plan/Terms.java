@@ -27,6 +27,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param odds chance of ruin by step
  * @param wish what the person wants; null for a cooler chip
  * @param targetKelvin how much cooler it should get at least; null for as it comes
+ * @param ownPaste the fresh paste, where a series of the person's own tells of it; null for a usual
+ *     one
  */
 @RecordBuilder
 public record Terms(
@@ -50,7 +52,8 @@ public record Terms(
     double clockPercent,
     Odds odds,
     Wish wish,
-    Double targetKelvin)
+    Double targetKelvin,
+    OwnPaste ownPaste)
     implements TermsBuilder.With {
   /** Usual figures. */
   public static final Terms USUAL =
@@ -75,11 +78,13 @@ public record Terms(
           5,
           Odds.USUAL,
           Wish.COOLER,
+          null,
           null);
 
   /** Fills in what an older job does not say. */
   public Terms {
     wish = wish == null ? Wish.COOLER : wish;
     odds = odds == null ? Odds.USUAL : odds;
+    ownPaste = ownPaste == null || !ownPaste.sound() ? null : ownPaste;
   }
 }

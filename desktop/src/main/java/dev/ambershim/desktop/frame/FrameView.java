@@ -313,6 +313,18 @@ public final class FrameView extends StackPane implements Desk {
     toggle(Asked.SERIES);
   }
 
+  /** Takes back what was done last, or does it again: of what is on screen, else of the job. */
+  void undo(boolean back) {
+    if (inquiries.shown().filter(i -> i.undo(back)).isPresent()) {
+      return;
+    }
+    if (back) {
+      model.undo();
+    } else {
+      model.redo();
+    }
+  }
+
   private void toggle(Asked asked) {
     boolean back = inquiries.shows(asked);
     leaveBench();
@@ -469,8 +481,8 @@ public final class FrameView extends StackPane implements Desk {
       getChildren()
           .addAll(
               button("Logbook", "Ctrl+L", "logbook", view::showLogbook),
-              undo(model, true),
-              undo(model, false),
+              undo(view, model, true),
+              undo(view, model, false),
               button("Report", "Ctrl+P", "report", view.files::writeReport),
               button("Units", "Ctrl+U", "settings", view::showSettings),
               button("Keys", "F1", "keys", view::toggleKeys));
@@ -484,11 +496,11 @@ public final class FrameView extends StackPane implements Desk {
       return button;
     }
 
-    private static Button undo(JobModel model, boolean back) {
+    private static Button undo(FrameView view, JobModel model, boolean back) {
       Button button =
           back
-              ? button("Undo", "Ctrl+Z", "undo", model::undo)
-              : button("Redo", "Ctrl+Shift+Z", "redo", model::redo);
+              ? button("Undo", "Ctrl+Z", "undo", () -> view.undo(true))
+              : button("Redo", "Ctrl+Shift+Z", "redo", () -> view.undo(false));
       Runnable follow =
           () -> {
             var stored = model.storedProperty().get();

@@ -21,8 +21,8 @@ enum Key {
   SERIES("Ctrl+Shift+S", "which is best? a series, and back", FrameView::toggleSeries),
   BENCH("F2", "go to the bench, and back", FrameView::toggleBench),
   RUNG("Ctrl+G", "write down a rung of the clock ladder", FrameView::writeRung),
-  UNDO("Ctrl+Z", "undo", v -> v.model().undo()),
-  REDO("Ctrl+Shift+Z", "redo", v -> v.model().redo()),
+  UNDO("Ctrl+Z", "undo", v -> v.undo(true)),
+  REDO("Ctrl+Shift+Z", "redo", v -> v.undo(false)),
   WORKING(
       "Ctrl+W",
       "show or hide how the answer was worked out",

@@ -8,6 +8,7 @@ import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.keep.OwnAgeing;
 import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.logbook.bundle.JobBundle;
@@ -134,6 +135,11 @@ public final class Traffic {
   /** What lies on the person's shelf. Call on a line of work. */
   public List<ShelfItem> shelf() {
     return Shelf.of(model.logbook());
+  }
+
+  /** How joints aged that were made with a pack, by its name. Call on a line of work. */
+  public Map<String, List<OwnAgeing.Seen>> agedByPack() {
+    return OwnAgeing.byPack(model.logbook().jobs().values(), shelf());
   }
 
   /** Keeps the person's series. Call on a line of work. */

@@ -122,6 +122,12 @@ public final class FileDialogs {
     return picker.save("Write the mounts (.csv)", Report.fileName(name) + ".csv", "Table", "*.csv");
   }
 
+  /** Asks where to write the mounts of a series as a calendar. */
+  public Optional<Path> mountTimesTarget(String name) {
+    return picker.save(
+        "Write the mounts as a calendar", Report.fileName(name) + ".ics", "Calendar", "*.ics");
+  }
+
   /** Asks where to write the card for the bench. */
   public Optional<Path> cardTarget() {
     return target("Write the card for the bench (.pdf or .html)", "-card.pdf", "Card");

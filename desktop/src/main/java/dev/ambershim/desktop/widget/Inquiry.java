@@ -9,4 +9,14 @@ public interface Inquiry extends StageView {
   default boolean conducts() {
     return false;
   }
+
+  /**
+   * Takes back what was done last, or does it again.
+   *
+   * @param back whether to take it back
+   * @return false if the open job's edits are meant, as it keeps none of its own
+   */
+  default boolean undo(boolean back) {
+    return false;
+  }
 }

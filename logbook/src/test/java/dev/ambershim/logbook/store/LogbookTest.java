@@ -4,9 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.plan.Hours;
 import dev.ambershim.core.plan.Kit;
+import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.plan.Supply;
 import dev.ambershim.core.plan.Use;
@@ -77,7 +81,7 @@ class LogbookTest {
   }
 
   @Test
-  void seriesAreKeptApartFromJobs() {
+  void seriesAreKeptApartFromJobs() throws IOException {
     Series series =
         new Series(
                 "two pastes",
@@ -86,13 +90,31 @@ class LogbookTest {
                 SeriesTerms.USUAL,
                 List.of())
             .with(new Series.Made("ash", 1, 60.5, 150.0, null, "", "thin"))
-            .with(new Series.Made("birch", 1, null, null, null, "hair", ""));
+            .with(new Series.Made("birch", 1, null, null, null, "hair", ""))
+            .withLast(m -> m.withCoveredPercent(80.0).withPrint(new Photo("0".repeat(64), "p.png")))
+            .withHours(new Hours("18:00", "22:00", List.of(6, 7)))
+            .withStartAt(Instant.parse("2026-03-01T17:00:00Z"));
     try (Logbook logbook = Fixture.open(folder)) {
       assertThat(SeriesBook.of(logbook)).isEmpty();
       SeriesBook.keep(logbook, List.of(series));
     }
     try (Logbook logbook = Fixture.open(folder)) {
       assertThat(SeriesBook.of(logbook)).containsExactly(series);
+      // As it was written before prints, warm-ups and hours were kept.
+      ObjectNode old = (ObjectNode) new ObjectMapper().readTree(logbook.settings().get("series"));
+      ObjectNode first = (ObjectNode) old.at("/series/0");
+      first.remove(List.of("hours", "startAt"));
+      ((ObjectNode) first.get("terms")).remove("warmUps");
+      first.get("made").forEach(m -> ((ObjectNode) m).remove(List.of("coveredPercent", "print")));
+      logbook.keepSetting("series", old.toString());
+      assertThat(logbook.settings().get("series"))
+          .doesNotContain("hours", "startAt", "warmUps", "coveredPercent", "print");
+      assertThat(SeriesBook.of(logbook))
+          .containsExactly(
+              series
+                  .withLast(m -> m.withCoveredPercent(null).withPrint(null))
+                  .withHours(Hours.ANY)
+                  .withStartAt(null));
       for (String bad : List.of("{", "{\"format\": \"ambershim/series-9\"}", "{\"series\": 4}")) {
         logbook.keepSetting("series", bad);
         assertThatThrownBy(() -> SeriesBook.of(logbook)).isInstanceOf(Problem.class);

@@ -11,6 +11,9 @@ import dev.ambershim.core.physics.ageing.Ageing;
 import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.physics.dosing.MetalPlace;
 import dev.ambershim.core.physics.material.Filling;
+import dev.ambershim.core.plan.ShelfItem;
+import dev.ambershim.core.plan.Supply;
+import dev.ambershim.core.plan.Use;
 import dev.ambershim.core.runs.drift.Check;
 import dev.ambershim.core.runs.drift.Drift;
 import dev.ambershim.core.runs.drift.DriftFit;
@@ -23,7 +26,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /**
  * How a person's own joints aged, by what is in them: the drift of each chip and state that tells
@@ -61,6 +66,38 @@ public final class OwnAgeing {
           drift.line().filter(l -> told).ifPresent(l -> seen.add(seen(joint(job, state), l)));
         });
     return seen;
+  }
+
+  /**
+   * What jobs tell of the packs of paste and liquid metal that were used on them, by the pack's
+   * name.
+   */
+  public static Map<String, List<Seen>> byPack(Iterable<Job> jobs, List<ShelfItem> shelf) {
+    Map<String, List<Seen>> by = new TreeMap<>();
+    for (Job job : jobs) {
+      Set<String> used =
+          job.work().entries().stream()
+              .flatMap(e -> e.used().stream())
+              .map(Use::item)
+              .collect(Collectors.toSet());
+      List<ShelfItem> packs = shelf.stream().filter(i -> used.contains(i.name())).toList();
+      List<Seen> seen = packs.isEmpty() ? List.of() : of(job);
+      for (ShelfItem pack : packs) {
+        List<Seen> of = seen.stream().filter(s -> fills(pack.supply(), s.joint())).toList();
+        if (!of.isEmpty()) {
+          by.computeIfAbsent(pack.name(), k -> new ArrayList<>()).addAll(of);
+        }
+      }
+    }
+    return by;
+  }
+
+  private static boolean fills(Supply supply, String joint) {
+    return switch (supply) {
+      case PASTE -> joint.equals(Filling.PASTE.words());
+      case METAL -> joint.startsWith(Filling.LIQUID_METAL.words());
+      default -> false;
+    };
   }
 
   /** What a job's rise is expected to grow, K a year: by its joints' kind, and by own ones. */

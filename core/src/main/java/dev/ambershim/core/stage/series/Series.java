@@ -4,15 +4,20 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.plan.Hours;
+import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.runs.drift.Check;
 import dev.ambershim.core.runs.series.Mount;
 import dev.ambershim.core.runs.series.SeriesFit;
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 
 /**
  * A series under way: its order, and the mounts that were made.
@@ -23,14 +28,23 @@ import java.util.TreeMap;
  * @param terms what it is planned and judged by
  * @param made the mounts so far, in their order
  * @param prices what one use costs, by candidate, where it is known
+ * @param hours when the person may work
+ * @param startAt when to go on, or null for now
  */
+@RecordBuilder
 public record Series(
     String name,
     List<String> candidates,
     List<List<String>> blocks,
     SeriesTerms terms,
     List<Made> made,
-    Map<String, Double> prices) {
+    Map<String, Double> prices,
+    Hours hours,
+    Instant startAt)
+    implements SeriesBuilder.With {
+  /** Under this share of the face a print is told; common practice. */
+  private static final double COVERED_PERCENT = 95;
+
   /**
    * A mount that was made.
    *
@@ -40,8 +54,12 @@ public record Series(
    * @param watts chip power, or null where it was spoiled
    * @param roomCelsius the room, or null
    * @param spoiled why it does not count; empty if it does
-   * @param note the paste's print, mess and ease; empty if nothing was noted
+   * @param note mess and ease; empty if nothing was noted
+   * @param coveredPercent how much of the face the paste covered when it was lifted, by eye, or
+   *     null
+   * @param print a photo of that, or null
    */
+  @RecordBuilder
   public record Made(
       String candidate,
       int block,
@@ -49,11 +67,26 @@ public record Series(
       Double watts,
       Double roomCelsius,
       String spoiled,
-      String note) {
+      String note,
+      Double coveredPercent,
+      Photo print)
+      implements SeriesMadeBuilder.With {
     /** Fills in what was not said. */
     public Made {
       spoiled = spoiled == null ? "" : spoiled.strip();
       note = note == null ? "" : note.strip();
+    }
+
+    /** A mount that was not lifted yet. */
+    public Made(
+        String candidate,
+        int block,
+        Double riseKelvin,
+        Double watts,
+        Double roomCelsius,
+        String spoiled,
+        String note) {
+      this(candidate, block, riseKelvin, watts, roomCelsius, spoiled, note, null, null);
     }
 
     /**
@@ -62,6 +95,9 @@ public record Series(
      * @throws Problem {@code series.mount}
      */
     public Made checked() {
+      if (coveredPercent != null && !(coveredPercent >= 0 && coveredPercent <= 100)) {
+        throw problem("covered", "So much cannot be covered.", "Give 0 to 100 %.");
+      }
       if (!spoiled.isEmpty()) {
         return this;
       }
@@ -96,6 +132,7 @@ public record Series(
     terms = terms == null ? SeriesTerms.USUAL : terms;
     made = made == null ? List.of() : List.copyOf(made);
     prices = prices == null ? Map.of() : Map.copyOf(prices);
+    hours = hours == null || !hours.sound() ? Hours.ANY : hours;
   }
 
   /** A series without prices. */
@@ -105,7 +142,7 @@ public record Series(
       List<List<String>> blocks,
       SeriesTerms terms,
       List<Made> made) {
-    this(name, candidates, blocks, terms, made, Map.of());
+    this(name, candidates, blocks, terms, made, Map.of(), Hours.ANY, null);
   }
 
   /**
@@ -117,7 +154,8 @@ public record Series(
       String name, SeriesPlan plan, SeriesTerms terms, Map<String, Double> prices) {
     Map<String, Double> own = new TreeMap<>(prices);
     own.keySet().retainAll(plan.candidates());
-    return new Series(name, plan.candidates(), plan.rota().blocks(), terms, List.of(), own);
+    return new Series(
+        name, plan.candidates(), plan.rota().blocks(), terms, List.of(), own, Hours.ANY, null);
   }
 
   /** How many mounts are planned. */
@@ -127,7 +165,13 @@ public record Series(
 
   /** The next mount: the first of the order that was not made yet, or was spoiled. */
   public Optional<Due> next() {
+    return due().stream().findFirst();
+  }
+
+  /** All mounts of the order that were not made yet, or were spoiled. */
+  public List<Due> due() {
     List<Made> open = new ArrayList<>(made.stream().filter(m -> m.spoiled().isEmpty()).toList());
+    List<Due> due = new ArrayList<>();
     int number = 0;
     for (int b = 0; b < blocks.size(); b++) {
       for (String candidate : blocks.get(b)) {
@@ -140,25 +184,33 @@ public record Series(
                 .map(open::remove)
                 .orElse(false);
         if (!there) {
-          return Optional.of(new Due(number, block, candidate));
+          due.add(new Due(number, block, candidate));
         }
       }
     }
-    return Optional.empty();
+    return due;
   }
 
   /** With one more mount. */
   public Series with(Made mount) {
     List<Made> all = new ArrayList<>(made);
     all.add(mount);
-    return new Series(name, candidates, blocks, terms, all, prices);
+    return withMade(all);
   }
 
   /** Without the last mount. */
   public Series withoutLast() {
-    return made.isEmpty()
-        ? this
-        : new Series(name, candidates, blocks, terms, made.subList(0, made.size() - 1), prices);
+    return made.isEmpty() ? this : withMade(made.subList(0, made.size() - 1));
+  }
+
+  /** The mount that was made last, which is lifted next. */
+  public Optional<Made> last() {
+    return made.isEmpty() ? Optional.empty() : Optional.of(made.get(made.size() - 1));
+  }
+
+  /** With another last mount, such as one that was lifted. */
+  public Series withLast(UnaryOperator<Made> change) {
+    return last().map(m -> withoutLast().with(change.apply(m).checked())).orElse(this);
   }
 
   /** What is to be done next, in words. */
@@ -175,6 +227,17 @@ public record Series(
                     + ", block "
                     + d.block())
         .orElse("All " + planned() + " mounts are made.");
+  }
+
+  /** How a mount is made, in words. */
+  public String howInWords() {
+    return "Clean both faces, spread, mount, "
+        + (terms.warmUps() == 0
+            ? "warm up"
+            : "warm up and cool "
+                + (terms.warmUps() == 1 ? "once" : terms.warmUps() + " times")
+                + ", then load it")
+        + ", and let it settle. Then write it down or drop its log.";
   }
 
   /** The mounts for judging. */
@@ -200,6 +263,15 @@ public record Series(
 
   /** What the mounts say; empty while fewer than two candidates have one that counts. */
   public Optional<SeriesAnswer> judged(Notation notation) {
+    return judged(SeriesKnown.NOTHING, notation);
+  }
+
+  /**
+   * The same with what else is known of the candidates.
+   *
+   * @param known packs and own joints of them
+   */
+  public Optional<SeriesAnswer> judged(SeriesKnown known, Notation notation) {
     List<Mount> all = mounts();
     long told = all.stream().filter(Mount::counts).map(Mount::candidate).distinct().count();
     return told < 2
@@ -208,13 +280,36 @@ public record Series(
             SeriesAnswer.of(
                 SeriesFit.of(all, terms.remountKelvin(), Optional.empty()),
                 terms.careKelvin(),
-                notation));
+                notation,
+                known.and(prints())));
+  }
+
+  /** What was seen when the pastes were lifted. */
+  private List<String> prints() {
+    List<String> notes = new ArrayList<>();
+    for (Made m : made) {
+      if (m.coveredPercent() != null && m.coveredPercent() < COVERED_PERCENT) {
+        notes.add(
+            "The mount of "
+                + m.candidate()
+                + " in block "
+                + m.block()
+                + " covered "
+                + Math.round(m.coveredPercent())
+                + " % of the face"
+                + (m.spoiled().isEmpty()
+                    ? ". It counts; call it spoiled if that was the spread's fault."
+                    : "."));
+      }
+    }
+    return notes;
   }
 
   /** The mounts as a table that {@code series judge} reads. */
   public String csv() {
     StringBuilder out =
-        new StringBuilder("candidate,block,rise_K,power_W,room_C,order,price,spoiled,note\n");
+        new StringBuilder(
+            "candidate,block,rise_K,power_W,room_C,order,price,spoiled,covered_percent,note\n");
     for (int i = 0; i < made.size(); i++) {
       Made m = made.get(i);
       out.append(cell(m.candidate()))
@@ -233,6 +328,8 @@ public record Series(
           .append(',')
           .append(cell(m.spoiled()))
           .append(',')
+          .append(figure(m.coveredPercent()))
+          .append(',')
           .append(cell(m.note()))
           .append('\n');
     }
@@ -250,7 +347,7 @@ public record Series(
   /** What it takes from here on, in words. */
   public String left(Notation notation) {
     long counted = made.stream().filter(m -> m.spoiled().isEmpty()).count();
-    double hours = Math.max(0, planned() - counted) * terms.mountMinutes() / 60;
+    double hours = Math.max(0, planned() - counted) * terms.wholeMinutes() / 60;
     return "About " + notation.text(hours, Unit.HOUR) + " of mounts are left.";
   }
 }

@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
+import dev.ambershim.core.plan.OwnPaste;
 import dev.ambershim.core.runs.series.Judged;
 import dev.ambershim.core.runs.series.Mount;
 import dev.ambershim.core.runs.series.TwoFactors;
@@ -25,13 +26,17 @@ import java.util.stream.Stream;
  * @param told the answer with its working
  * @param reasons why, and what to do next
  * @param notes what else is to be known
+ * @param known what is known of the candidates besides
+ * @param careKelvin the smallest difference that matters, K
  */
 public record SeriesAnswer(
     Judged judged,
     Optional<TwoFactors> factors,
     Finding told,
     List<String> reasons,
-    List<String> notes) {
+    List<String> notes,
+    SeriesKnown known,
+    double careKelvin) {
   private static final double ROOM_MOVED = 3;
 
   /** Copies its lists. */
@@ -42,9 +47,22 @@ public record SeriesAnswer(
 
   /** The answer of a series as it was judged. */
   public static SeriesAnswer of(Judged judged, double careKelvin, Notation notation) {
+    return of(judged, careKelvin, notation, SeriesKnown.NOTHING);
+  }
+
+  /**
+   * The same with what else is known of the candidates.
+   *
+   * @param known packs and own joints of them
+   */
+  public static SeriesAnswer of(
+      Judged judged, double careKelvin, Notation notation, SeriesKnown known) {
     Optional<TwoFactors> factors = TwoFactors.of(judged);
     Words words = new Words(judged, factors, careKelvin, notation);
     Judged.Pair top = judged.pairs().get(0);
+    List<String> notes = new ArrayList<>(words.notes());
+    notes.addAll(known.words(judged, careKelvin, notation));
+    notes.addAll(known.notes());
     return new SeriesAnswer(
         judged,
         factors,
@@ -56,7 +74,33 @@ public record SeriesAnswer(
             Optional.of(top.interval()),
             working(judged)),
         words.reasons(),
-        words.notes());
+        notes,
+        known,
+        careKelvin);
+  }
+
+  /**
+   * What it tells of one candidate as a paste, for a forecast.
+   *
+   * @param series what the series is called
+   */
+  public OwnPaste paste(String candidate, String series) {
+    List<Judged.Mean> all = judged.ranking();
+    double n = all.size();
+    double mean = all.stream().mapToDouble(Judged.Mean::kelvin).average().orElseThrow();
+    Judged.Mean one =
+        all.stream().filter(m -> m.candidate().equals(candidate)).findFirst().orElseThrow();
+    double others =
+        (all.stream().mapToDouble(m -> 1.0 / m.mounts()).sum() - 1.0 / one.mounts()) / (n * n);
+    double own = (1 - 1 / n) * (1 - 1 / n) / one.mounts();
+    return new OwnPaste(
+        candidate,
+        series,
+        all.size(),
+        one.mounts(),
+        one.kelvin() - mean,
+        judged.scatterKelvin() * Math.sqrt(own + others),
+        judged.watts());
   }
 
   private static Working working(Judged judged) {

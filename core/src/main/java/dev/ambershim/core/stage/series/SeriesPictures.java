@@ -11,6 +11,7 @@ import dev.ambershim.core.runs.series.Mount;
 import dev.ambershim.core.stage.Drawing;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 
 /** What shows a series: its mounts, its pairs, the bench over the order, and the price. */
@@ -63,6 +64,14 @@ final class SeriesPictures {
     if (p.judged.ranking().stream().allMatch(m -> m.price().isPresent())) {
       all.add(
           new Drawing("price", "What a use costs, and how hot it leaves the cores", 220, p::price));
+    }
+    if (answer.known().wear().size() > 1) {
+      all.add(
+          new Drawing(
+              "life",
+              "How long your own joints of it keep within what matters, and how hot it runs",
+              220,
+              p::life));
     }
     return all;
   }
@@ -252,10 +261,46 @@ final class SeriesPictures {
   }
 
   private Picture price(double width, double height) {
+    double most =
+        judged.ranking().stream().mapToDouble(m -> m.price().orElseThrow()).max().orElse(1);
+    return against(
+        width,
+        height,
+        judged.ranking(),
+        m -> m.price().orElseThrow(),
+        new Across(1.1 * most, "price of a use", "Rise against the price of a use."));
+  }
+
+  private Picture life(double width, double height) {
+    return against(
+        width,
+        height,
+        judged.ranking().stream().filter(m -> wear(m) != null).toList(),
+        m -> wear(m).years(answer.careKelvin(), m.kelvin()),
+        new Across(
+            SeriesKnown.Wear.LONGEST_YEARS,
+            "years until it is "
+                + notation.text(answer.careKelvin(), Unit.KELVIN)
+                + " hotter; ten stand for more",
+            "Rise against the years it lasts."));
+  }
+
+  private SeriesKnown.Wear wear(Judged.Mean m) {
+    return answer.known().wear().get(m.candidate());
+  }
+
+  /** What lies along the lower side. */
+  private record Across(double most, String words, String picture) {}
+
+  /** Each candidate's rise against something else of it. */
+  private Picture against(
+      double width,
+      double height,
+      List<Judged.Mean> all,
+      ToDoubleFunction<Judged.Mean> along,
+      Across what) {
     Picture.Pen pen = new Picture.Pen();
-    List<Judged.Mean> all = judged.ranking();
-    double most = all.stream().mapToDouble(m -> m.price().orElseThrow()).max().orElse(1);
-    Scale x = new Scale(0, Math.max(1e-9, 1.1 * most), 48, width - RIGHT);
+    Scale x = new Scale(0, Math.max(1e-9, what.most()), 48, width - RIGHT);
     Scale y =
         over(
             all.stream()
@@ -266,13 +311,13 @@ final class SeriesPictures {
     across(pen, x, height - FOOT, TOP, Unit.NUMBER);
     pen.words(
         48, 12, notation.symbol(Unit.KELVIN) + " over the room", Tone.QUIET, SMALL, Anchor.START);
-    pen.words(width - RIGHT, height - FOOT - 6, "price of a use", Tone.QUIET, SMALL, Anchor.END);
+    pen.words(width - RIGHT, height - FOOT - 6, what.words(), Tone.QUIET, SMALL, Anchor.END);
     for (Judged.Mean m : all) {
-      double at = x.at(m.price().orElseThrow());
+      double at = x.at(along.applyAsDouble(m));
       pen.line(at, y.at(m.interval().low()), at, y.at(m.interval().high()), Tone.AFTER, 2);
       pen.box(at - 5, y.at(m.kelvin()) - 5, 10, 10, Tone.AMBER, "");
       pen.words(at + 9, y.at(m.kelvin()) + 4, brief(m.candidate()), Tone.INK, SMALL, Anchor.START);
     }
-    return pen.picture(width, height, "Rise against the price of a use.");
+    return pen.picture(width, height, what.picture());
   }
 }

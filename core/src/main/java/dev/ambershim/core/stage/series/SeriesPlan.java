@@ -42,8 +42,6 @@ public record SeriesPlan(
           "Keep chip, load, clock, voltage, fan and room the same; write the power and the room"
               + " down.",
           "Let each run settle before you read it, and cool down before the next.",
-          "A paste that gets better with heat needs its cycles first: give each the same, and say"
-              + " so.",
           "A mount that went wrong is marked with its reason and made again; none is dropped.");
 
   private static final int MOST_CANDIDATES = 40;
@@ -79,7 +77,7 @@ public record SeriesPlan(
     int each = mounts(candidates.size(), mounts, hours, forCare, terms);
     Rota rota = Rota.of(candidates, each, seed);
     int all = each * candidates.size();
-    double takes = all * terms.mountMinutes() / 60;
+    double takes = all * terms.wholeMinutes() / 60;
     double tells = need.tells(each);
     return new SeriesPlan(
         candidates,
@@ -134,7 +132,7 @@ public record SeriesPlan(
       return mounts.getAsInt();
     }
     if (hours.isPresent()) {
-      double fit = Math.floor(hours.get() * 60 / terms.mountMinutes() / candidates);
+      double fit = Math.floor(hours.get() * 60 / terms.wholeMinutes() / candidates);
       if (!(fit >= 1)) {
         throw new Problem(
             "series.hours",
@@ -173,7 +171,7 @@ public record SeriesPlan(
                 new Working.Input("mounts of each", each, Unit.COUNT),
                 new Working.Input("scatter between mounts", terms.remountKelvin(), Unit.KELVIN),
                 new Working.Input("smallest that matters", terms.careKelvin(), Unit.KELVIN),
-                new Working.Input("one mount", terms.mountMinutes(), Unit.MINUTE)),
+                new Working.Input("one mount", terms.wholeMinutes(), Unit.MINUTE)),
             "Montgomery, Design and Analysis of Experiments, 3.5, 3.7 and 4.1; the scatter is common"
                 + " practice until your mounts tell it",
             List.of("Your own scatter may be half or twice as large.")));
@@ -191,8 +189,23 @@ public record SeriesPlan(
     if (terms.mountGrams() > 0) {
       notes.add("All mounts use about " + notation.text(all * terms.mountGrams(), Unit.GRAM) + ".");
     }
-    notes.addAll(WATCH);
+    notes.addAll(watch(terms));
     return notes;
+  }
+
+  /** What to watch in a series, its warm-ups among it. */
+  public static List<String> watch(SeriesTerms terms) {
+    List<String> watch = new ArrayList<>();
+    watch.add(WATCH.get(0));
+    watch.add(
+        terms.warmUps() == 0
+            ? "Each run counts from the first heat on. Pastes that get better over their first"
+                + " warm-ups are judged as they are fresh."
+            : "Each mount is heated through and cooled "
+                + (terms.warmUps() == 1 ? "once" : terms.warmUps() + " times")
+                + " before the run that counts: a quarter of an hour at load, ten minutes to cool.");
+    watch.addAll(WATCH.subList(1, WATCH.size()));
+    return watch;
   }
 
   /** The answer in a sentence. */

@@ -35,6 +35,7 @@ final class OptionList {
   private final Notation notation;
   private final double metal;
   private final Barred barred;
+  private final FreshPaste paste;
 
   private OptionList(Situation now, Terms terms, Notation notation) {
     this.now = now;
@@ -44,6 +45,7 @@ final class OptionList {
     this.terms = terms;
     this.notation = notation;
     this.barred = new Barred(now, notation);
+    this.paste = FreshPaste.of(now, Optional.ofNullable(terms.ownPaste()));
     this.metal =
         terms.advertised() ? PriorTable.METAL_ADVERTISED.likely() : PriorTable.METAL.likely();
   }
@@ -116,16 +118,19 @@ final class OptionList {
   }
 
   private Option freshPaste() {
-    Joint paste = Joint.usual(Filling.PASTE);
     boolean onDie = !build.lidOn();
     return new Option(
         OptionKind.FRESH_PASTE,
-        onDie
-            ? "Clean the die and the cold plate and paste them anew."
-            : "Clean lid and cold plate and paste them anew.",
-        with(chip, cooler, new Build(build.lidOn(), build.glueMicrometres(), build.inner(), paste)),
+        (onDie
+                ? "Clean the die and the cold plate and paste them anew"
+                : "Clean lid and cold plate and paste them anew")
+            + (terms.ownPaste() == null ? "." : " with " + terms.ownPaste().from() + "."),
+        with(
+            chip,
+            cooler,
+            new Build(build.lidOn(), build.glueMicrometres(), build.inner(), outerPaste())),
         KEPT,
-        fresh(Filling.PASTE),
+        freshOuter(),
         Optional.empty(),
         1,
         onDie ? List.of(mount()) : List.of(),
@@ -139,13 +144,13 @@ final class OptionList {
   /** The lid's top or the cold plate lapped flat, and fresh paste, which then lies thinner. */
   private Option lapped(OptionKind kind) {
     boolean top = kind == OptionKind.LAP_TOP;
-    Joint paste = new Joint(Filling.PASTE, PriorTable.PASTE_LAPPED.likely(), 5);
+    Joint thin = paste.instead(new Joint(Filling.PASTE, PriorTable.PASTE_LAPPED.likely(), 5));
     return new Option(
         kind,
         top
             ? "Take the chip out, lap the lid's top flat, and paste the cooler on anew."
             : "Lap the cold plate flat, and paste it on anew.",
-        with(chip, cooler, new Build(build.lidOn(), build.glueMicrometres(), build.inner(), paste)),
+        with(chip, cooler, new Build(build.lidOn(), build.glueMicrometres(), build.inner(), thin)),
         KEPT,
         Optional.of(new Fresh(PriorTable.PASTE_LAPPED, false)),
         Optional.empty(),
@@ -160,17 +165,17 @@ final class OptionList {
 
   /** Opened, cleaned, fresh paste inside, the lid glued back. */
   private Option pasteInside() {
-    Joint paste = Joint.usual(Filling.PASTE);
+    Joint usual = Joint.usual(Filling.PASTE);
     double glue = PriorTable.GLUE.likely();
     double gap = new Build(true, glue, build.inner(), build.outer()).innerGapMicrometres(chip);
-    double thick = Math.max(paste.bondLineMicrometres(), gap);
-    Joint inner = new Joint(Filling.PASTE, thick, paste.conductivityWattsPerMetreKelvin());
+    double thick = Math.max(usual.bondLineMicrometres(), gap);
+    Joint inner = new Joint(Filling.PASTE, thick, usual.conductivityWattsPerMetreKelvin());
     return new Option(
         OptionKind.PASTE_INSIDE,
         "Open it, clean it, fresh paste inside, glue the lid back, paste the cooler on.",
-        with(chip, cooler, new Build(true, glue + thick - gap, inner, Joint.usual(Filling.PASTE))),
+        with(chip, cooler, new Build(true, glue + thick - gap, inner, outerPaste())),
         fresh(Filling.PASTE),
-        fresh(Filling.PASTE),
+        freshOuter(),
         Optional.empty(),
         1,
         opening(),
@@ -219,7 +224,6 @@ final class OptionList {
   private Option betterCooler() {
     CoolerClass next = next(cooler);
     Cooler better = next.usual(next.words(), cooler.reachMillimetres());
-    Joint paste = Joint.usual(Filling.PASTE);
     boolean none = better.resistanceKelvinPerWatt() > 0.93 * cooler.resistanceKelvinPerWatt();
     Optional<String> why =
         cooler.kind().builtIn()
@@ -232,9 +236,12 @@ final class OptionList {
     return new Option(
         OptionKind.BETTER_COOLER,
         "Change the cooler for the next kind (" + next.words() + "), with fresh paste.",
-        with(chip, better, new Build(build.lidOn(), build.glueMicrometres(), build.inner(), paste)),
+        with(
+            chip,
+            better,
+            new Build(build.lidOn(), build.glueMicrometres(), build.inner(), outerPaste())),
         KEPT,
-        fresh(Filling.PASTE),
+        freshOuter(),
         Optional.of(PriorTable.cooler(next)),
         1,
         build.lidOn() ? List.of() : List.of(mount()),
@@ -281,9 +288,9 @@ final class OptionList {
             : glued
                 ? "Open it, clean it, film die and lid, glue the lid back, paste the cooler on."
                 : "Open it, clean it, film die and lid, lay the lid on; the cooler holds it.",
-        with(chip, cooler, new Build(true, line, film(thick), Joint.usual(Filling.PASTE))),
+        with(chip, cooler, new Build(true, line, film(thick), outerPaste())),
         Optional.of(new Fresh(trust, true)),
-        fresh(Filling.PASTE),
+        freshOuter(),
         Optional.empty(),
         1,
         opening(metalStep()),
@@ -317,7 +324,7 @@ final class OptionList {
             was.rimMillimetres(),
             copper ? Material.COPPER : was.material());
     double line = glue + (cavity - (copper ? cavity : kept)) * 1000;
-    Joint outer = new Joint(Filling.PASTE, PriorTable.PASTE_LAPPED.likely(), 5);
+    Joint outer = paste.instead(new Joint(Filling.PASTE, PriorTable.PASTE_LAPPED.likely(), 5));
     return new Option(
         kind,
         copper
@@ -394,6 +401,15 @@ final class OptionList {
 
   private Joint film(double micrometres) {
     return new Joint(Filling.LIQUID_METAL, micrometres, metal);
+  }
+
+  /** Fresh paste under the cooler, as far as it is known. */
+  private Joint outerPaste() {
+    return paste.instead(Joint.usual(Filling.PASTE));
+  }
+
+  private Optional<Fresh> freshOuter() {
+    return Optional.of(new Fresh(paste.trust(), false));
   }
 
   private static Optional<Fresh> fresh(Filling filling) {

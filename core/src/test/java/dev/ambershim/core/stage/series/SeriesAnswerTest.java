@@ -200,6 +200,7 @@ class SeriesAnswerTest {
                       Notation.METRIC))
           .isInstanceOf(Problem.class);
     }
-    assertThatThrownBy(() -> new SeriesTerms(1, Double.NaN, 45, 0.3)).isInstanceOf(Problem.class);
+    assertThatThrownBy(() -> new SeriesTerms(1, Double.NaN, 45, 0.3, 0))
+        .isInstanceOf(Problem.class);
   }
 }

@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.plan.Hours;
 import dev.ambershim.core.runs.series.Mount;
 import dev.ambershim.core.runs.series.MountTable;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -95,6 +98,56 @@ class SeriesRecordTest {
     assertThat(series.mounts().get(1).price()).isEmpty();
     assertThat(MountTable.read("s.csv", series.csv())).isEqualTo(series.mounts());
     assertThat(series.withoutLast().prices()).isEqualTo(series.prices());
+  }
+
+  @Test
+  void thePrintOfTheLastMountIsNoted() {
+    Series one = SERIES.with(made("ash", 1, 60));
+    assertThat(SERIES.withLast(m -> m.withNote("x"))).isEqualTo(SERIES);
+    Series lifted = one.withLast(m -> m.withCoveredPercent(80.0));
+    assertThat(lifted.last().orElseThrow().coveredPercent()).isEqualTo(80);
+    assertThat(lifted.csv()).contains("covered_percent").contains(",80.0,");
+    SeriesAnswer answer = lifted.with(made("birch", 1, 66)).judged(Notation.METRIC).orElseThrow();
+    assertThat(answer.notes())
+        .contains(
+            "The mount of ash in block 1 covered 80 % of the face. It counts; call it spoiled if"
+                + " that was the spread's fault.");
+    assertThatThrownBy(() -> one.withLast(m -> m.withCoveredPercent(120.0)))
+        .isInstanceOf(Problem.class);
+    // Lifting may show that it did not count at all.
+    assertThat(lifted.withLast(m -> m.withSpoiled("hair")).next()).isEqualTo(SERIES.next());
+  }
+
+  @Test
+  void warmUpsAreToldAndTakeTheirTime() {
+    SeriesTerms warm = new SeriesTerms(1, 0.5, 45, 0.3, 2);
+    assertThat(warm.wholeMinutes()).isEqualTo(95);
+    Series series = SERIES.withTerms(warm);
+    assertThat(series.left(Notation.METRIC)).startsWith("About 6.3 h");
+    assertThat(series.howInWords()).contains("warm up and cool 2 times, then load it");
+    assertThat(SERIES.howInWords()).contains("mount, warm up, and let it settle.");
+    assertThat(SeriesPlan.watch(warm)).anyMatch(w -> w.contains("cooled 2 times before the run"));
+    assertThat(SeriesPlan.watch(SeriesTerms.USUAL)).anyMatch(w -> w.contains("as they are fresh"));
+  }
+
+  @Test
+  void theMountsThatAreLeftAreSetInTime() {
+    Instant now = Instant.parse("2026-03-02T08:00:00Z");
+    SeriesTimes times = SeriesTimes.of(SERIES, now, ZoneOffset.UTC, Notation.METRIC).orElseThrow();
+    assertThat(times.sentence()).startsWith("The 4 mounts that are left are done by ");
+    assertThat(times.sentence()).endsWith(" in nine cases of ten.");
+    Series last = SERIES;
+    for (int i = 0; i < 3; i++) {
+      Series.Due d = last.next().orElseThrow();
+      last = last.with(made(d.candidate(), d.block(), 60));
+    }
+    assertThat(SeriesTimes.of(last, now, ZoneOffset.UTC, Notation.METRIC).orElseThrow().sentence())
+        .startsWith("The last mount is done by ");
+    Series.Due d = last.next().orElseThrow();
+    Series all = last.with(made(d.candidate(), d.block(), 60));
+    assertThat(SeriesTimes.of(all, now, ZoneOffset.UTC, Notation.METRIC)).isEmpty();
+    // Hours that leave no time are none.
+    assertThat(SERIES.withHours(new Hours("22:00", "18:00", null)).hours()).isEqualTo(Hours.ANY);
   }
 
   @Test

@@ -50,6 +50,7 @@ class OptionListTest {
         10,
         Odds.USUAL,
         null,
+        null,
         null);
   }
 

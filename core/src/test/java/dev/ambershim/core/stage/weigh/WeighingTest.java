@@ -436,6 +436,7 @@ class WeighingTest {
             5,
             t.odds(),
             null,
+            null,
             null);
     Question q =
         new Question(PASTE.now(), 150, 22, 1, List.of(), List.of(), advertised, OwnRecord.NONE);

@@ -11,6 +11,7 @@ import dev.ambershim.desktop.model.WorkModel;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Frames;
+import dev.ambershim.desktop.widget.HoursPanel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Parts;
@@ -77,7 +78,7 @@ public final class OpenView implements StageView {
 
   /** What the plan rests on follows a few frames later, one panel a frame. */
   private void addInputs() {
-    when = new HoursPanel(model);
+    when = new HoursPanel(model, new JobTimes(model), true);
     node.getChildren().add(when);
     refresh();
     Frames.later(
@@ -130,7 +131,7 @@ public final class OpenView implements StageView {
     hoursPanel.setManaged(now.schedule().isPresent());
     steps.show(now, step -> true);
     if (when != null) {
-      when.show(now.job().work());
+      when.show();
     }
     if (ways != null) {
       ways.show(now);

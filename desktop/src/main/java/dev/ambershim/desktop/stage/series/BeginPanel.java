@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.plan.ShelfItem;
+import dev.ambershim.core.stage.series.SeriesKnown;
 import dev.ambershim.core.stage.series.SeriesPlan;
 import dev.ambershim.core.stage.series.SeriesTerms;
 import dev.ambershim.desktop.model.JobModel;
@@ -37,6 +38,7 @@ final class BeginPanel extends VBox {
   private final TextField scatter = box("series-scatter", 5, "");
   private final TextField mounts = box("series-mounts", 4, "as many as it takes");
   private final TextField hours = box("series-hours", 4, "no end");
+  private final TextField warmUps = box("series-warm-ups", 3, "");
   private int asked;
   private final Label units = Labels.line("");
   private final Label told = Labels.wrapped("", "strong");
@@ -57,7 +59,7 @@ final class BeginPanel extends VBox {
     go.disableProperty().bind(shell.readOnlyProperty());
     go.setOnAction(e -> trying(this::begin));
     candidates.setOnAction(e -> trying(this::begin));
-    for (TextField field : List.of(candidates, care, scatter, mounts, hours)) {
+    for (TextField field : List.of(candidates, care, scatter, mounts, hours, warmUps)) {
       field.textProperty().addListener((o, was, is) -> look());
     }
     FlowPane line =
@@ -68,6 +70,7 @@ final class BeginPanel extends VBox {
             Labels.named("Scatter between mounts", scatter, Labels.line("K")),
             Labels.named("Mounts of each", mounts),
             Labels.named("Hours", hours),
+            Labels.named("Warm-ups before each run", warmUps),
             go);
     line.setAlignment(Pos.CENTER_LEFT);
     getChildren()
@@ -102,6 +105,7 @@ final class BeginPanel extends VBox {
     units.setText(n.symbol(Unit.KELVIN));
     care.setText(n.editable(SeriesTerms.USUAL.careKelvin(), Unit.KELVIN));
     scatter.setText(n.editable(SeriesTerms.USUAL.remountKelvin(), Unit.KELVIN));
+    warmUps.setText(n.editable(SeriesTerms.USUAL.warmUps(), Unit.COUNT));
     ((Label) ((HBox) scatter.getParent()).getChildren().get(2)).setText(n.symbol(Unit.KELVIN));
   }
 
@@ -118,7 +122,7 @@ final class BeginPanel extends VBox {
       return;
     }
     ShelfItem item = model.shelfProperty().get().get(place);
-    String name = item.name().replaceAll("[,;]", "");
+    String name = SeriesKnown.candidateName(item);
     if (!named().contains(name)) {
       prices.put(name, item.coins() / item.amount() * SeriesTerms.USUAL.mountGrams());
       candidates.setText(
@@ -139,7 +143,8 @@ final class BeginPanel extends VBox {
         n.read(care.getText(), Unit.KELVIN, "smallest difference"),
         n.read(scatter.getText(), Unit.KELVIN, "scatter"),
         SeriesTerms.USUAL.mountMinutes(),
-        SeriesTerms.USUAL.mountGrams());
+        SeriesTerms.USUAL.mountGrams(),
+        (int) Math.round(n.read(warmUps.getText(), Unit.COUNT, "warm-ups")));
   }
 
   private OptionalInt mounts() {

@@ -5,6 +5,8 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.job.RunResult;
+import dev.ambershim.core.plan.OwnPaste;
+import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.plan.Supply;
 import dev.ambershim.core.runs.judging.Judging;
@@ -12,18 +14,24 @@ import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.keep.CheckReading;
+import dev.ambershim.core.stage.keep.OwnAgeing;
 import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.core.stage.series.SeriesAnswer;
+import dev.ambershim.core.stage.series.SeriesKnown;
 import dev.ambershim.core.stage.series.SeriesPlan;
 import dev.ambershim.core.stage.series.SeriesTerms;
+import dev.ambershim.core.stage.series.SeriesTimes;
 import dev.ambershim.desktop.model.AwaitedRun;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.logbook.formats.ScheduleCalendar;
+import dev.ambershim.logbook.report.Report;
 import dev.ambershim.logbook.report.ReportFiles;
 import dev.ambershim.logbook.report.SeriesReport;
 import dev.ambershim.logbook.store.LogFiles;
 import dev.ambershim.logbook.store.WholeFile;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,8 +40,11 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 
 /** The person's series, the one that is shown, and what it says. */
 final class SeriesModel {
@@ -44,7 +55,12 @@ final class SeriesModel {
       new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Optional<SeriesAnswer>> answer =
       new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<SeriesTimes>> times =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyStringWrapper notInTime = new ReadOnlyStringWrapper("");
+  private final SeriesHistory history = new SeriesHistory();
   private final Runnable shownAgain;
+  private Map<String, List<OwnAgeing.Seen>> aged = Map.of();
   private final AwaitedRun awaited;
   private int asked;
   private int changes;
@@ -77,6 +93,16 @@ final class SeriesModel {
     return answer.getReadOnlyProperty();
   }
 
+  /** When the mounts that are left are made; empty while that is not known. */
+  ReadOnlyObjectProperty<Optional<SeriesTimes>> timesProperty() {
+    return times.getReadOnlyProperty();
+  }
+
+  /** Why they cannot be set in time; empty if they can. */
+  ReadOnlyStringProperty notInTimeProperty() {
+    return notInTime.getReadOnlyProperty();
+  }
+
   /** Reads what was kept. */
   void read() {
     int before = changes;
@@ -103,7 +129,19 @@ final class SeriesModel {
                 shell.traffic().shelf().stream()
                     .filter(i -> i.supply() == Supply.PASTE || i.supply() == Supply.METAL)
                     .toList(),
-            shelf::set);
+            packs -> {
+              shelf.set(packs);
+              judge();
+            });
+    shell
+        .work()
+        .submit(
+            "",
+            progress -> shell.traffic().agedByPack(),
+            seen -> {
+              aged = seen;
+              judge();
+            });
   }
 
   /** The pastes and liquid metals on the shelf, which may be compared. */
@@ -137,6 +175,7 @@ final class SeriesModel {
           Series begun = Series.of(name, plan, terms, known);
           List<Series> more = new ArrayList<>(all.get());
           more.add(0, begun);
+          history.note(all.get(), shown.get());
           keep(more, begun);
           shell.say(plan.sentence());
         },
@@ -186,13 +225,7 @@ final class SeriesModel {
 
   /** Marks the mount that is due as spoiled, so that it is made again. */
   void spoil(String why, String note) {
-    if (why.isBlank()) {
-      throw new Problem(
-          "series.spoiled",
-          Place.field("spoiled"),
-          "Say why it was spoiled.",
-          "A few words do, such as \"hair under the plate\".");
-    }
+    said(why);
     Series.Due due = due();
     change(
         shown
@@ -200,9 +233,70 @@ final class SeriesModel {
             .with(new Series.Made(due.candidate(), due.block(), null, null, null, why, note)));
   }
 
+  private static void said(String why) {
+    if (why.isBlank()) {
+      throw new Problem(
+          "series.spoiled",
+          Place.field("spoiled"),
+          "Say why it was spoiled.",
+          "A few words do, such as \"hair under the plate\".");
+    }
+  }
+
   /** Takes the last mount out. */
-  void undo() {
+  void takeOut() {
     change(shown.get().withoutLast());
+  }
+
+  /** Notes what the last mount's print was like when it was lifted. */
+  void lifted(Double coveredPercent, Photo print) {
+    change(
+        shown
+            .get()
+            .withLast(
+                m ->
+                    m.withCoveredPercent(coveredPercent)
+                        .withPrint(print == null ? m.print() : print)));
+  }
+
+  /** Marks the mount that was made last as spoiled, so that it is made again. */
+  void spoilLast(String why) {
+    said(why);
+    change(shown.get().withLast(m -> m.withSpoiled(why)));
+  }
+
+  /**
+   * Takes back what was done last, or does it again.
+   *
+   * @return false if there is nothing
+   */
+  boolean undo(boolean back) {
+    Optional<SeriesHistory.Moment> there =
+        history.travel(back, new SeriesHistory.Moment(all.get(), shown.get()));
+    there.ifPresent(
+        m -> {
+          keep(m.all(), m.shown());
+          shell.say(back ? "Undone." : "Done again.");
+        });
+    return there.isPresent();
+  }
+
+  /** Sets the series in time. */
+  void time(UnaryOperator<Series> change) {
+    change(change.apply(shown.get()));
+  }
+
+  /**
+   * Has the open job's forecast reckon with a candidate as its fresh paste; null for a usual one.
+   */
+  void reckonWith(String candidate) {
+    OwnPaste paste =
+        candidate == null ? null : answer.get().orElseThrow().paste(candidate, shown.get().name());
+    shell.edit("fresh paste", job -> job.withTerms(job.terms().withOwnPaste(paste)));
+    shell.say(
+        paste == null
+            ? "Weigh reckons with a usual paste again."
+            : "Weigh reckons with " + paste.from() + ".");
   }
 
   /** Takes a log of a settled load as the mount that is due. */
@@ -299,14 +393,18 @@ final class SeriesModel {
         .get()
         .ifPresent(
             told -> {
-              String name = shown.get().name();
+              Series now = shown.get();
               Notation writing = notation();
               shell
                   .traffic()
                   .write(
                       "series",
                       target,
-                      () -> ReportFiles.write(SeriesReport.of(told, writing, name), target));
+                      () ->
+                          ReportFiles.write(
+                              SeriesReport.of(
+                                  told, writing, now.name(), now.made(), shell.traffic()::photo),
+                              target));
             });
   }
 
@@ -320,7 +418,30 @@ final class SeriesModel {
             target,
             () ->
                 ReportFiles.write(
-                    SeriesReport.card(now.name(), now.blocks(), SeriesPlan.WATCH), target));
+                    SeriesReport.card(now.name(), now.blocks(), SeriesPlan.watch(now.terms())),
+                    target));
+  }
+
+  /** Writes the mounts that are left as a calendar with reminders. */
+  void calendar(Path target) {
+    Series now = shown.get();
+    times
+        .get()
+        .ifPresent(
+            t ->
+                shell
+                    .traffic()
+                    .write(
+                        "calendar",
+                        target,
+                        () ->
+                            WholeFile.write(
+                                target,
+                                ScheduleCalendar.of(
+                                    t.schedule(),
+                                    "series-" + Report.fileName(now.name()),
+                                    now.name(),
+                                    shell.workbench().now()))));
   }
 
   /** Writes the mounts as a table. */
@@ -342,6 +463,10 @@ final class SeriesModel {
   }
 
   private void change(Series now) {
+    if (now.equals(shown.get())) {
+      return;
+    }
+    history.note(all.get(), shown.get());
     List<Series> others = new ArrayList<>(all.get());
     int place = others.indexOf(shown.get());
     others.set(place, now);
@@ -369,19 +494,49 @@ final class SeriesModel {
     Series of = shown.get();
     if (of == null) {
       answer.set(Optional.empty());
+      times.set(Optional.empty());
       return;
     }
     Notation writing = notation();
+    SeriesKnown known =
+        SeriesKnown.of(
+            of.candidates(),
+            shelf.get(),
+            aged,
+            LocalDate.ofInstant(shell.workbench().now(), shell.workbench().zone()),
+            writing);
     shell
         .reckoning()
         .submit(
             "",
-            progress -> of.judged(writing),
+            progress -> of.judged(known, writing),
             told -> {
               if (question == asked) {
                 answer.set(told);
               }
             });
+    Instant now = shell.workbench().now();
+    shell
+        .reckoning()
+        .<Runnable>submit(
+            "",
+            progress -> {
+              try {
+                Optional<SeriesTimes> told =
+                    SeriesTimes.of(of, now, shell.workbench().zone(), writing);
+                return () -> timed(question, told, "");
+              } catch (Problem problem) {
+                return () -> timed(question, Optional.empty(), problem.getMessage());
+              }
+            },
+            Runnable::run);
+  }
+
+  private void timed(int question, Optional<SeriesTimes> told, String wrong) {
+    if (question == asked) {
+      notInTime.set(wrong);
+      times.set(told);
+    }
   }
 
   private Notation notation() {

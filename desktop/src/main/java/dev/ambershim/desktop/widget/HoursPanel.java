@@ -1,14 +1,11 @@
-package dev.ambershim.desktop.stage.open;
+package dev.ambershim.desktop.widget;
 
 import dev.ambershim.core.base.MomentText;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.plan.Hours;
-import dev.ambershim.core.plan.WorkLog;
 import dev.ambershim.desktop.model.JobModel;
-import dev.ambershim.desktop.model.WorkModel;
-import dev.ambershim.desktop.widget.Labels;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.format.TextStyle;
@@ -24,9 +21,27 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** When the person may work, and from when or until when. */
-final class HoursPanel extends VBox {
+public final class HoursPanel extends VBox {
+  /** What is set in time. */
+  public interface Timed {
+    /** When the person may work; null while there is nothing to set in time. */
+    Hours hours();
+
+    /** When to start, or null for now. */
+    Instant startAt();
+
+    /** When to be done, or null for an open end. */
+    Instant doneBy();
+
+    /** Takes other hours. */
+    void setHours(Hours hours);
+
+    /** Takes another start and end, either of which may be null. */
+    void between(Instant startAt, Instant doneBy);
+  }
+
   private final JobModel model;
-  private final WorkModel bench;
+  private final Timed timed;
   private final TextField from = field("hours-from", 66);
   private final TextField to = field("hours-to", 66);
   private final List<ToggleButton> days = new ArrayList<>();
@@ -35,10 +50,15 @@ final class HoursPanel extends VBox {
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
   private boolean filling;
 
-  HoursPanel(JobModel model) {
+  /**
+   * A panel of something that is set in time.
+   *
+   * @param ends whether an end may be asked for, and not only a start
+   */
+  public HoursPanel(JobModel model, Timed timed, boolean ends) {
     super(8);
     this.model = model;
-    bench = model.workbench();
+    this.timed = timed;
     getStyleClass().add("panel");
     wrong.setId("hours-wrong");
     HBox hours = row(Labels.line("You may work from"), from, Labels.line("to"), to);
@@ -52,9 +72,12 @@ final class HoursPanel extends VBox {
     }
     start.setPromptText("now");
     end.setPromptText("open");
-    HBox ends = row(Labels.line("Start at"), start, Labels.line("or be done by"), end);
+    HBox times = row(Labels.line("Start at"), start);
+    if (ends) {
+      times.getChildren().addAll(Labels.line("or be done by"), end);
+    }
     getChildren()
-        .addAll(hours, ends, Labels.line("Such as 18:30 or 2026-06-16 18:30.", "hint"), wrong);
+        .addAll(hours, times, Labels.line("Such as 18:30 or 2026-06-16 18:30.", "hint"), wrong);
     for (TextField field : List.of(from, to)) {
       field.setOnAction(e -> keepHours());
       field.focusedProperty().addListener((o, was, is) -> left(is, this::keepHours));
@@ -92,7 +115,7 @@ final class HoursPanel extends VBox {
   }
 
   private void keepHours() {
-    if (filling || model.readOnly() || model.jobProperty().get() == null) {
+    if (filling || model.readOnly() || timed.hours() == null) {
       return;
     }
     List<Integer> on = new ArrayList<>();
@@ -113,21 +136,20 @@ final class HoursPanel extends VBox {
       return;
     }
     say("");
-    if (!hours.equals(model.jobProperty().get().work().hours())) {
-      bench.setHours(hours);
+    if (!hours.equals(timed.hours())) {
+      timed.setHours(hours);
     }
   }
 
   private void keepEnds() {
-    if (filling || model.readOnly() || model.jobProperty().get() == null) {
+    if (filling || model.readOnly() || timed.hours() == null) {
       return;
     }
     try {
-      WorkLog log = model.jobProperty().get().work();
-      Instant from = read(start, log.startAt(), "start at");
-      Instant until = read(end, log.doneBy(), "done by");
+      Instant from = read(start, timed.startAt(), "start at");
+      Instant until = read(end, timed.doneBy(), "done by");
       say("");
-      bench.edit("start and end", old -> old.between(from, until));
+      timed.between(from, until);
     } catch (Problem problem) {
       say(problem.getMessage());
     }
@@ -139,7 +161,9 @@ final class HoursPanel extends VBox {
     if (typed.isEmpty()) {
       return null;
     }
-    return typed.equals(text(was)) ? was : MomentText.read(typed, bench.zone(), bench.now(), name);
+    return typed.equals(text(was))
+        ? was
+        : MomentText.read(typed, model.workbench().zone(), model.workbench().now(), name);
   }
 
   private String text(Instant at) {
@@ -147,20 +171,25 @@ final class HoursPanel extends VBox {
       return "";
     }
     Notation notation = model.notationProperty().get();
-    var there = at.atZone(bench.zone());
+    var there = at.atZone(model.workbench().zone());
     return there.toLocalDate() + " " + notation.time(there.toLocalTime());
   }
 
-  void show(WorkLog log) {
+  /** Shows what is set now. */
+  public void show() {
+    Hours hours = timed.hours();
+    if (hours == null) {
+      return;
+    }
     filling = true;
-    fill(from, log.hours().from());
-    fill(to, log.hours().to());
+    fill(from, hours.from());
+    fill(to, hours.to());
     for (int i = 0; i < days.size(); i++) {
-      days.get(i).setSelected(log.hours().days().contains(i + 1));
+      days.get(i).setSelected(hours.days().contains(i + 1));
       days.get(i).setDisable(model.readOnly());
     }
-    fill(start, text(log.startAt()));
-    fill(end, text(log.doneBy()));
+    fill(start, text(timed.startAt()));
+    fill(end, text(timed.doneBy()));
     filling = false;
   }
 
