@@ -232,6 +232,7 @@ class KeepTest extends DesktopTest {
     onFx(() -> node("found-DRY").requestFocus());
     press(KeyCode.SPACE);
     type("found-note", "Thin at one corner.");
+    type("found-hours", "800");
     onFx(() -> node("found-add").requestFocus());
     press(KeyCode.SPACE);
     worked();
@@ -239,7 +240,9 @@ class KeepTest extends DesktopTest {
     List<String> notes = new ArrayList<>();
     node("keep-notes").lookupAll(".label").forEach(n -> notes.add(((Label) n).getText()));
     assertThat(notes)
-        .contains("Opened on 20 March 2026 after 10 months: dry. Thin at one corner.")
+        .contains(
+            "Opened on 20 March 2026 after 10 months, 800 h of load, liquid metal: dry. Thin at one"
+                + " corner.")
         .anyMatch(n -> n.startsWith("It was due: "));
     click("found-out-0");
     worked();

@@ -23,6 +23,7 @@ public enum Unit {
   KELVIN_PER_WATT("K/W", 3, "", 1, 3),
   SQUARE_MILLIMETRE_KELVIN_PER_WATT("mm²·K/W", 1, "", 1, 1),
   PERCENT("%", 1, "", 1, 1),
+  DECIBEL("dB", 1, "", 1, 1),
   HOUR("h", 1, "", 1, 1),
   MINUTE("min", 0, "", 1, 0),
   SECOND("s", 0, "", 1, 0),

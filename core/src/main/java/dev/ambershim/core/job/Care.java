@@ -17,6 +17,8 @@ import java.util.List;
  * @param checkMonths months from one check to the next
  * @param ownJoints how the person's own joints of that filling aged on other chips, if the forecast
  *     reckons with them
+ * @param clockLossPercent how far the clock may fall before it is opened, %; null for not at all
+ * @param louderDecibels how much louder the fans may get before it is opened, dB; null for not
  */
 @RecordBuilder
 public record Care(
@@ -25,14 +27,17 @@ public record Care(
     List<Found> found,
     Double limitCelsius,
     Double checkMonths,
-    List<OwnJoint> ownJoints)
+    List<OwnJoint> ownJoints,
+    Double clockLossPercent,
+    Double louderDecibels)
     implements CareBuilder.With {
   /** What has no day is refused later, not here. */
   private static final Comparator<LocalDate> FIRST =
       Comparator.nullsFirst(Comparator.naturalOrder());
 
   /** Nothing yet; a check every three months is common practice. */
-  public static final Care NONE = new Care(List.of(), List.of(), List.of(), null, 3.0, List.of());
+  public static final Care NONE =
+      new Care(List.of(), List.of(), List.of(), null, 3.0, List.of(), null, null);
 
   /** Sorts its lists, and fills in what an older job does not say. */
   public Care {

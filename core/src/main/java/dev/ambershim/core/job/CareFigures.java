@@ -39,6 +39,31 @@ public final class CareFigures {
           "Often enough to see a drift before it hurts; three months are common practice.",
           SECTION.must(Care::checkMonths, Care::withCheckMonths));
 
+  /** What may be given up of the clock before it is opened. */
+  public static final Figure CLOCK_LOSS =
+      new Figure(
+          "care.clockLossPercent",
+          CARE,
+          "clock to give up before",
+          Unit.PERCENT,
+          new Range(0, 60),
+          new Range(0, 15),
+          "How far the clock may fall at that temperature before you open it; heat falls with it.",
+          SECTION.may(Care::clockLossPercent, Care::withClockLossPercent, c -> 0.0));
+
+  /** How much louder the fans may get before it is opened. */
+  public static final Figure LOUDER =
+      new Figure(
+          "care.louderDecibels",
+          CARE,
+          "fans louder before, by",
+          Unit.DECIBEL,
+          new Range(0, 30),
+          new Range(0, 12),
+          "How much louder the fans may get at that temperature before you open it; 10 dB sound"
+              + " twice as loud.",
+          SECTION.may(Care::louderDecibels, Care::withLouderDecibels, c -> 0.0));
+
   /** How far the hottest core stands over the mean, K: common practice. */
   private static final double HOTTEST_OVER_MEAN = 5;
 
@@ -57,6 +82,6 @@ public final class CareFigures {
   }
 
   static List<Figure> all() {
-    return List.of(LIMIT, MONTHS);
+    return List.of(LIMIT, CLOCK_LOSS, LOUDER, MONTHS);
   }
 }

@@ -1,5 +1,7 @@
 package dev.ambershim.core.job;
 
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -10,8 +12,19 @@ import java.util.List;
  * @param looks what was seen, in the order of the list
  * @param note free words, such as the lesson
  * @param photos it then and now, or null
+ * @param loadHours how long it was under load, hours, or null
+ * @param warmUps how often it was heated through and cooled, or null
  */
-public record Found(LocalDate date, List<Look> looks, String note, PhotoPair photos) {
+public record Found(
+    LocalDate date,
+    List<Look> looks,
+    String note,
+    PhotoPair photos,
+    Double loadHours,
+    Double warmUps) {
+  private static final double MOST_HOURS = 500_000;
+  private static final double MOST_WARM_UPS = 500_000;
+
   /** What a film, a paste or the faces can look like. */
   public enum Look {
     WET("wet and bright"),
@@ -45,6 +58,23 @@ public record Found(LocalDate date, List<Look> looks, String note, PhotoPair pho
 
   /** Without photos. */
   public Found(LocalDate date, List<Look> looks, String note) {
-    this(date, looks, note, null);
+    this(date, looks, note, null, null, null);
+  }
+
+  /**
+   * Refuses what cannot be.
+   *
+   * @throws Problem {@code found.use}
+   */
+  public Found checked() {
+    if ((loadHours != null && !(loadHours >= 0 && loadHours <= MOST_HOURS))
+        || (warmUps != null && !(warmUps >= 0 && warmUps <= MOST_WARM_UPS))) {
+      throw new Problem(
+          "found.use",
+          Place.field("hours and warm-ups"),
+          "A joint cannot have been used so much.",
+          "Give hours under load and warm-ups since it was made, or leave them empty.");
+    }
+    return this;
   }
 }

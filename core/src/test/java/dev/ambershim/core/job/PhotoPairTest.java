@@ -38,11 +38,13 @@ class PhotoPairTest {
   void aJobNamesThePhotosOfItsOpenings() {
     Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4");
     LocalDate day = LocalDate.of(2026, 5, 1);
-    Found found = new Found(day, List.of(), "", new PhotoPair(THEN, NOW, null, null));
+    Found found = new Found(day, List.of(), "", new PhotoPair(THEN, NOW, null, null), null, null);
     assertThat(job.photos()).isEmpty();
     assertThat(job.withCare(Care.NONE.with(found)).photos()).containsExactly(NOW, THEN);
     // Without a photo of it now there is no pair.
-    assertThat(new Found(day, List.of(), "", new PhotoPair(THEN, null, null, null)).photos())
+    assertThat(
+            new Found(day, List.of(), "", new PhotoPair(THEN, null, null, null), null, null)
+                .photos())
         .isNull();
   }
 }

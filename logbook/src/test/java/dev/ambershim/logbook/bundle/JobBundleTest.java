@@ -108,7 +108,9 @@ class JobBundleTest {
             .care()
             .with(check("2026-04-01"))
             .with(new Found(day, List.of(Found.Look.DRY), ""))
-            .with(new Found(day, List.of(), "", new PhotoPair(null, photo, null, 20.0)));
+            .with(
+                new Found(
+                    day, List.of(), "", new PhotoPair(null, photo, null, 20.0), 800.0, 120.0));
     Path bundle = folder.resolve("found.shimjob");
     JobBundle.write(
         logbook, logbook.edit(stored.id(), "found", stored.job().withCare(care)), bundle);

@@ -93,7 +93,9 @@ class CertificateTest {
                         LocalDate.of(2026, 9, 1),
                         List.of(Found.Look.DRY),
                         "",
-                        new PhotoPair(then, now, 40.0, 20.0))));
+                        new PhotoPair(then, now, 40.0, 20.0),
+                        null,
+                        null)));
     Report report =
         Certificate.of(
             Assessment.of(job, Map.of(), Notation.METRIC),

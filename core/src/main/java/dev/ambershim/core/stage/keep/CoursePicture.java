@@ -216,7 +216,7 @@ public final class CoursePicture {
               pen.words(
                   width - RIGHT,
                   y(l.riseKelvin()) - 5,
-                  "limit, " + notation.text(l.celsius(), Unit.CELSIUS),
+                  "limit, " + l.words(notation),
                   Tone.ALARM,
                   SMALL,
                   Anchor.END);

@@ -9,6 +9,8 @@ import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.physics.ageing.Ageing;
+import dev.ambershim.core.physics.assembly.Cooler;
+import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.runs.drift.Drift;
 import dev.ambershim.core.runs.drift.Line;
@@ -55,7 +57,7 @@ public record KeepAnswer(
   public static KeepAnswer of(Job job, Notation notation) {
     Care care = job.care();
     if (care.checks().isEmpty()) {
-      return new KeepAnswer(care, Optional.empty(), List.of(), List.of(), found(care), notation);
+      return new KeepAnswer(care, Optional.empty(), List.of(), List.of(), found(job), notation);
     }
     CourseAnswer course = CourseAnswer.of(given(job), notation);
     List<String> reasons = new ArrayList<>();
@@ -70,16 +72,17 @@ public record KeepAnswer(
             : School.of(job, course.ahead().orElseThrow(), course.drift().last(), course.reopen());
     OwnAgeing.reckonedWith(job).ifPresent(notes::add);
     schools.forEach(s -> notes.add(s.sentence(notation)));
-    notes.addAll(found(care));
+    notes.addAll(found(job));
     return new KeepAnswer(care, Optional.of(course), schools, reasons, notes, notation);
   }
 
   /** What openings found, the newest first, with what to do about the newest. */
-  private static List<String> found(Care care) {
+  private static List<String> found(Job job) {
+    Care care = job.care();
     List<String> notes = new ArrayList<>();
     for (int i = care.found().size() - 1; i >= 0; i--) {
       Found found = care.found().get(i);
-      notes.add(KeepWords.found(found, care.madeBefore(found)));
+      notes.add(KeepWords.found(found, care.madeBefore(found), OwnAgeing.joint(job, "")));
       if (notes.size() == 1) {
         KeepWords.verdict(found).ifPresent(notes::add);
       }
@@ -96,14 +99,29 @@ public record KeepAnswer(
   }
 
   private static KeepCase given(Job job) {
-    double limit = CareFigures.limitCelsius(job);
     Ageing usual = OwnAgeing.expected(job);
     return new KeepCase(
         job.care().checks().stream().map(KeptCheck::whole).toList(),
         OptionalDouble.of(job.heatWatts()),
-        Optional.of(new Limit(limit, Room.USUAL_CELSIUS)),
+        Optional.of(limit(job)),
         new Scatter(Scatter.USUAL.checkKelvin(), job.remountKelvin()),
         Optional.of(new KeepCase.Expected(usual.sharePerYear(), usual.deviation())));
+  }
+
+  private static Limit limit(Job job) {
+    Care care = job.care();
+    Cooler cooler = job.cooler();
+    // Fans blow over fins or a radiator; what lies between plate and coolant is not theirs.
+    double fanned =
+        cooler.kind() == CoolerClass.COLD_POT
+            ? 0
+            : cooler.coolantShare() > 0 ? cooler.coolantShare() : 1;
+    return new Limit(
+        CareFigures.limitCelsius(job),
+        Room.USUAL_CELSIUS,
+        care.clockLossPercent() == null ? 0 : care.clockLossPercent(),
+        care.louderDecibels() == null ? 0 : care.louderDecibels(),
+        job.heatWatts() * fanned * cooler.resistanceKelvinPerWatt());
   }
 
   /** Whether the cooler or what lies under it creeps, where the coolant was read. */

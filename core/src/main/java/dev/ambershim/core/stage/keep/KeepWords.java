@@ -121,7 +121,7 @@ final class KeepWords {
 
   /** When the limit comes, or that it does not. */
   String limit(Limit limit, Optional<Crossing> reopen) {
-    String at = notation.text(limit.celsius(), Unit.CELSIUS);
+    String at = limit.words(notation);
     if (reopen.isEmpty()) {
       return at + " is not likely to come within " + Crossing.YEARS_AHEAD + " years.";
     }
@@ -186,13 +186,20 @@ final class KeepWords {
   }
 
   /** What an opening found, and after how long. */
-  static String found(Found found, LocalDate made) {
+  static String found(Found found, LocalDate made, String joint) {
     long months = made == null ? 0 : ChronoUnit.MONTHS.between(made, found.date());
     String after =
         made == null
             ? ""
             : " after "
                 + (months == 1 ? "a month" : months < 1 ? "some weeks" : months + " months");
+    List<String> use = new ArrayList<>();
+    if (found.loadHours() != null) {
+      use.add(Math.round(found.loadHours()) + " h of load");
+    }
+    if (found.warmUps() != null) {
+      use.add(Math.round(found.warmUps()) + " warm-ups");
+    }
     String looks =
         found.looks().isEmpty()
             ? "nothing written down"
@@ -200,6 +207,9 @@ final class KeepWords {
     return "Opened on "
         + Notation.date(found.date())
         + after
+        + (use.isEmpty() ? "" : (made == null ? " after " : ", ") + String.join(" and ", use))
+        + ", "
+        + joint
         + ": "
         + looks
         + "."

@@ -144,7 +144,8 @@ public final class OwnAgeing {
         line.slopeVariance() / (line.kelvin() * line.kelvin()));
   }
 
-  private static String joint(Job job, String state) {
+  /** What is on the die in a state, in words, and for liquid metal on which face. */
+  static String joint(Job job, String state) {
     Build build = job.build(state.equals(Side.BEFORE.words()) ? Side.BEFORE : Side.AFTER);
     Filling filling = build.lidOn() ? build.inner().filling() : build.outer().filling();
     MetalPlace place = build.lidOn() ? MetalPlace.LID_INSIDE : MetalPlace.PLATE;

@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.physics.assembly.CoolerClass;
+import dev.ambershim.core.physics.assembly.FanLaw;
 import dev.ambershim.core.plan.Wish;
 import java.util.Optional;
 import java.util.function.DoubleBinaryOperator;
@@ -27,8 +28,6 @@ final class Currency {
   private static final double EIGHT_OF_TEN = Interval.normalHalf(Weighing.LEVEL);
 
   private static final double ZERO_CELSIUS = 273.15;
-  private static final double BY_FLOW = 1 / 0.6;
-  private static final double DECIBELS = 50;
 
   /** No fan is slowed further, as a share: it stops or sticks there. */
   private static final double SLOWEST = 0.25;
@@ -60,12 +59,12 @@ final class Currency {
   /** The fan's speed at the same temperature, as a share of what it is. */
   double fan(double gainKelvin) {
     double cooler = watts * question.now().cooler().resistanceKelvinPerWatt();
-    return Math.max(SLOWEST, Math.pow(1 + Math.max(-0.5, gainKelvin / cooler), -BY_FLOW));
+    return Math.max(SLOWEST, FanLaw.speedFor(1 + Math.max(-0.5, gainKelvin / cooler)));
   }
 
   /** How much quieter that is, dB. */
   static double decibels(double fan) {
-    return -DECIBELS * Math.log10(fan);
+    return -FanLaw.louderDecibels(fan);
   }
 
   /** How much longer it lasts by heat alone, as a factor. */

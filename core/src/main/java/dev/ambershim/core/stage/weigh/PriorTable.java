@@ -4,6 +4,7 @@ import dev.ambershim.core.physics.assembly.CoolerClass;
 import dev.ambershim.core.physics.dosing.LidSeat;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.material.Material;
+import dev.ambershim.core.runs.clocking.HeatByClock;
 import dev.ambershim.core.runs.judging.Judging;
 import java.util.ArrayList;
 import java.util.List;
@@ -146,7 +147,14 @@ public final class PriorTable {
   static final Prior BY_VOLTAGE =
       new Prior("power.voltage", "heat as a power of the voltage", 2.2, 1.4, 3, "", PRACTICE);
   static final Prior BY_CLOCK =
-      new Prior("power.clock", "heat as a power of the clock", 2, 1.2, 2.8, "", PRACTICE);
+      new Prior(
+          "power.clock",
+          "heat as a power of the clock",
+          HeatByClock.LIKELY,
+          HeatByClock.LOW,
+          HeatByClock.HIGH,
+          "",
+          PRACTICE);
   static final Prior LAYOUT =
       new Prior(
           "core.layout",

@@ -179,6 +179,8 @@ class CourseAnswerTest {
     assertThatThrownBy(() -> new Limit(22, 22)).isInstanceOf(Problem.class);
     assertThatThrownBy(() -> new Limit(400, 22)).hasMessageContaining("no limit for cores");
     assertThat(new Limit(90, 22).riseKelvin()).isEqualTo(68);
+    assertThatThrownBy(() -> new Limit(90, 22, 80, 0, 0)).hasMessageContaining("clock or noise");
+    assertThatThrownBy(() -> new Limit(90, 22, 0, 31, 0)).isInstanceOf(Problem.class);
   }
 
   @Test
@@ -210,5 +212,18 @@ class CourseAnswerTest {
     assertThat(EverydayWords.why(brief, Notation.METRIC))
         .startsWith("4 min of log are too few.")
         .endsWith("give it.");
+  }
+
+  /**
+   * By hand: at 0.9 of the clock 0.81 of the heat, so a rise of 68 K then is one of 84 K now. 5 dB
+   * are 1.259 of the fan's speed and 0.871 of the cooler's 30 K, so 3.87 K more.
+   */
+  @Test
+  void clockAndNoiseThatAreGivenUpPutTheLimitHigher() {
+    assertThat(new Limit(90, 22, 10, 0, 30).riseKelvin()).isCloseTo(83.95, within(0.01));
+    assertThat(new Limit(90, 22, 0, 5, 30).riseKelvin()).isCloseTo(71.87, within(0.01));
+    assertThat(new Limit(90, 22, 10, 5, 30).words(Notation.METRIC))
+        .isEqualTo("90.0 °C at 10.0 % less clock and with fans 5.0 dB louder");
+    assertThat(new Limit(90, 22).words(Notation.METRIC)).isEqualTo("90.0 °C");
   }
 }

@@ -180,6 +180,21 @@ class KeepAnswerTest {
     }
   }
 
+  /** What the person would give up before puts the limit higher, and says so. */
+  @Test
+  void clockAndNoiseCountInTheLimit() {
+    Job plain = kept(6, 4, 0);
+    KeepAnswer before = KeepAnswer.of(plain, Notation.METRIC);
+    Job giving = plain.withCare(plain.care().withClockLossPercent(8.0).withLouderDecibels(3.0));
+    KeepAnswer after = KeepAnswer.of(giving, Notation.METRIC);
+    double higher =
+        after.course().orElseThrow().given().limit().orElseThrow().riseKelvin()
+            - before.course().orElseThrow().given().limit().orElseThrow().riseKelvin();
+    assertThat(higher).isGreaterThan(5);
+    assertThat(after.reasons())
+        .anyMatch(r -> r.contains(" at 8.0 % less clock and with fans 3.0 dB louder"));
+  }
+
   @Test
   void whatWasFoundIsTold() {
     Care care =
@@ -195,9 +210,18 @@ class KeepAnswerTest {
     List<String> notes = KeepAnswer.of(JOB.withCare(care), Notation.METRIC).notes();
     assertThat(notes)
         .containsSubsequence(
-            "Opened on 11 December 2026 after 19 months: dull, cracks.",
+            "Opened on 11 December 2026 after 19 months, liquid metal: dull, cracks.",
             "A cracked die or substrate is not to be used again; see Clean.",
-            "Opened on 10 April 2025 after 3 months: wet and bright. Bright.");
+            "Opened on 10 April 2025 after 3 months, liquid metal: wet and bright. Bright.");
+    Found used = new Found(BEGIN.plusDays(90), List.of(), "", null, 900.0, 240.0).checked();
+    assertThat(KeepWords.found(used, BEGIN, "paste"))
+        .isEqualTo(
+            "Opened on 10 April 2025 after 3 months, 900 h of load and 240 warm-ups, paste: nothing"
+                + " written down.");
+    assertThat(KeepWords.found(used, null, "paste"))
+        .contains(" after 900 h of load and 240 warm-ups, paste: ");
+    assertThatThrownBy(() -> new Found(BEGIN, List.of(), "", null, -1.0, null).checked())
+        .isInstanceOf(Problem.class);
     assertThat(KeepAnswer.of(JOB.withCare(care.withChecks(List.of())), Notation.METRIC).notes())
         .hasSize(3);
     assertThat(care.withoutFound(0).found()).hasSize(1);

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.stage.keep;
 import dev.ambershim.core.base.MomentText;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
@@ -29,6 +30,8 @@ final class FoundPanel extends VBox {
   private final TextField day = new TextField();
   private final Map<Found.Look, CheckBox> looks = new EnumMap<>(Found.Look.class);
   private final TextField note = new TextField();
+  private final TextField hours = use("found-hours");
+  private final TextField warmUps = use("found-warm-ups");
   private final FoundPhotos photos;
   private final Label wrong = Labels.wrapped("", "hint", "wrong");
 
@@ -58,11 +61,33 @@ final class FoundPanel extends VBox {
     add.setId("found-add");
     add.disableProperty().bind(shell.readOnlyProperty());
     add.setOnAction(e -> add());
-    FlowPane line = new FlowPane(8, 6, Labels.line("Day"), day, note, add);
+    FlowPane line =
+        new FlowPane(
+            8,
+            6,
+            Labels.line("Day"),
+            day,
+            Labels.named("Hours of load, if known", hours),
+            Labels.named("Warm-ups, if known", warmUps),
+            note,
+            add);
     line.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
             Labels.line("Found on opening it again", "strong"), rows, boxes, photos, line, wrong);
+  }
+
+  private static TextField use(String id) {
+    TextField field = new TextField();
+    field.setId(id);
+    field.setPrefColumnCount(5);
+    return field;
+  }
+
+  private Double read(TextField field, String name) {
+    return field.getText().isBlank()
+        ? null
+        : (Double) shell.notationProperty().get().read(field.getText(), Unit.COUNT, name);
   }
 
   void show(Job job) {
@@ -102,15 +127,20 @@ final class FoundPanel extends VBox {
     try {
       model.add(
           new Found(
-              MomentText.readDay(day.getText(), "day"),
-              looks.entrySet().stream()
-                  .filter(e -> e.getValue().isSelected())
-                  .map(Map.Entry::getKey)
-                  .toList(),
-              note.getText(),
-              photos.typed()));
+                  MomentText.readDay(day.getText(), "day"),
+                  looks.entrySet().stream()
+                      .filter(e -> e.getValue().isSelected())
+                      .map(Map.Entry::getKey)
+                      .toList(),
+                  note.getText(),
+                  photos.typed(),
+                  read(hours, "hours of load"),
+                  read(warmUps, "warm-ups"))
+              .checked());
       wrong.setText("");
       note.clear();
+      hours.clear();
+      warmUps.clear();
       photos.clear();
       looks.values().forEach(box -> box.setSelected(false));
     } catch (Problem problem) {
