@@ -80,6 +80,8 @@ need() {
         has_library libXxf86vm.so.1 || missing+=(libxxf86vm1)
         has_library libGL.so.1 || missing+=(libgl1)
         ;;
+      objcopy) command -v objcopy >/dev/null || missing+=(binutils) ;;
+      shlibdeps) command -v dpkg-shlibdeps >/dev/null || missing+=(dpkg-dev) ;;
       screen) command -v Xvfb >/dev/null || missing+=(xvfb) ;;
     esac
   done

@@ -1,16 +1,21 @@
 package dev.ambershim.app;
 
 import dev.ambershim.cli.Commands;
+import dev.ambershim.core.base.Place;
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.desktop.quickstart.DesktopApp;
 import dev.ambershim.desktop.quickstart.LaunchOptions;
 import dev.ambershim.logbook.store.DataFolder;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.IVersionProvider;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
 
 /** {@code amber-shim}: without a command the window, else the command. */
 @Command(
@@ -39,6 +44,12 @@ public final class AmberShim implements Callable<Integer> {
       description = "Write a picture of the window once it is up.")
   Path picture;
 
+  @Parameters(
+      arity = "0..*",
+      paramLabel = "FILE",
+      description = "Job bundles and logs to open the window with.")
+  List<Path> files = List.of();
+
   /** Runs a command line and ends the process. */
   public static void main(String[] arguments) {
     if (arguments.length == 0 || (arguments.length == 1 && arguments[0].equals("--demo"))) {
@@ -63,8 +74,22 @@ public final class AmberShim implements Callable<Integer> {
             ? logbook
             : DataFolder.of(System.getenv(), Path.of(System.getProperty("user.home")));
     DesktopApp.run(
-        new LaunchOptions(folder.toAbsolutePath(), demo, readOnly, Optional.ofNullable(picture)));
+        new LaunchOptions(
+            folder.toAbsolutePath(), demo, readOnly, Optional.ofNullable(picture), files()));
     return 0;
+  }
+
+  private List<Path> files() {
+    for (Path file : files) {
+      if (!Files.exists(file)) {
+        throw new Problem(
+            "file.missing",
+            Place.file(file.toString()),
+            "There is no such file or command.",
+            "Look at the name; amber-shim --help lists the commands.");
+      }
+    }
+    return files.stream().map(Path::toAbsolutePath).toList();
   }
 
   /** The version, from the archive's own manifest. */

@@ -13,6 +13,7 @@ import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.picture.Mark;
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.desktop.frame.FrameView;
 import dev.ambershim.desktop.model.Message;
 import dev.ambershim.desktop.model.Theme;
 import dev.ambershim.desktop.widget.PictureView;
@@ -394,5 +395,26 @@ class ShellTest extends DesktopTest {
     onFx(() -> middle.setVvalue(1));
     press(KeyCode.CONTROL, KeyCode.DIGIT2);
     assertThat(middle.getVvalue()).isZero();
+  }
+
+  /** Logs that the application was opened with wait for a job, and for a word on when they are. */
+  @Test
+  void filesThatItWasOpenedWithAreTakenIn() {
+    open();
+    Path log = MadeLogs.write(folder, "run.csv", 70);
+    onFx(() -> ((FrameView) stage.getScene().getRoot()).openWith(List.of(log)));
+    settle();
+    assertThat(stage.getScene().lookup("#with-before")).isNull();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    worked();
+    until("it is asked", () -> stage.getScene().lookup("#with-before") != null);
+    press(KeyCode.ENTER);
+    worked();
+    until("it is there", () -> model.jobProperty().get().runs().size() == 1);
+    onFx(() -> ((FrameView) stage.getScene().getRoot()).openWith(List.of(log)));
+    settle();
+    press(KeyCode.ESCAPE);
+    settle();
+    assertThat(stage.getScene().lookup("#with-before")).isNull();
   }
 }

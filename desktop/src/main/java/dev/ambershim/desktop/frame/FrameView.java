@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.frame;
 
+import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.stage.Stage;
@@ -22,6 +23,10 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import javafx.application.Platform;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -449,14 +454,71 @@ public final class FrameView extends StackPane implements Desk {
   }
 
   private void dropped(List<Path> given, Side side) {
-    // What the stage on screen can use itself, such as probed heights in Measure, is its own.
-    StageView here = built.get(model.stageProperty().get());
+    // What is on screen can use some files itself, such as probed heights in Measure.
+    StageView here =
+        inquiries.shown().<StageView>map(i -> i).orElse(built.get(model.stageProperty().get()));
     List<Path> logs =
         given.stream()
             .filter(f -> !DropTargets.bundle(f) && (here == null || !here.takes(f)))
             .toList();
     given.stream().filter(DropTargets::bundle).forEach(model.traffic()::readBundle);
     files.takeLogs(logs, side);
+  }
+
+  /**
+   * Takes files that the application was opened with: bundles at once, and logs once a job is open
+   * and the person has said from when they are.
+   */
+  public void openWith(List<Path> given) {
+    given.stream().filter(DropTargets::bundle).forEach(model.traffic()::readBundle);
+    List<Path> logs = given.stream().filter(f -> !DropTargets.bundle(f)).toList();
+    if (logs.isEmpty()) {
+      return;
+    }
+    if (model.jobProperty().get() != null) {
+      askSide(logs);
+      return;
+    }
+    model.say("Begin a job or open one, and say then where these logs belong.");
+    ChangeListener<Job> opened =
+        new ChangeListener<>() {
+          @Override
+          public void changed(ObservableValue<? extends Job> o, Job was, Job is) {
+            if (is != null) {
+              model.jobProperty().removeListener(this);
+              Platform.runLater(() -> askSide(logs));
+            }
+          }
+        };
+    model.jobProperty().addListener(opened);
+  }
+
+  private void askSide(List<Path> logs) {
+    HBox sides = new HBox(10);
+    for (Side side : Side.values()) {
+      Button button = new Button(side == Side.BEFORE ? "Before the work" : "After the work");
+      button.setId("with-" + side.words());
+      button.setOnAction(
+          e -> {
+            closeSheet();
+            files.takeLogs(logs, side);
+          });
+      sides.getChildren().add(button);
+    }
+    Button neither = new Button("Leave them");
+    neither.setId("with-neither");
+    neither.setCancelButton(true);
+    neither.setOnAction(e -> closeSheet());
+    sides.getChildren().add(neither);
+    String names =
+        logs.stream().map(f -> f.getFileName().toString()).collect(Collectors.joining(", "));
+    showQuestion(
+        "From when are these logs?",
+        new VBox(
+            14,
+            Labels.wrapped(names + " go into " + model.jobProperty().get().title() + "."),
+            sides));
+    sides.getChildren().get(0).requestFocus();
   }
 
   /** The bar above: whose job this is, and what can be done from everywhere. */

@@ -24,6 +24,7 @@ import dev.ambershim.desktop.widget.FilePicker;
 import java.util.Map;
 import javafx.scene.Group;
 import javafx.scene.Scene;
+import javafx.scene.image.Image;
 import javafx.stage.Screen;
 
 /** The main window: a scene with the shell and all stages that are built. */
@@ -108,6 +109,20 @@ public final class Window {
                     + ","
                     + Math.round(stage.getHeight())));
     stage.show();
+  }
+
+  /** Gives the window its icons; late, as pictures take a while to read. */
+  public static void icons(javafx.stage.Stage stage) {
+    for (int size : new int[] {16, 24, 32, 48, 64, 128, 256}) {
+      stage
+          .getIcons()
+          .add(
+              new Image(
+                  Window.class
+                      .getResource("/dev/ambershim/desktop/icons/light-" + size + ".png")
+                      .toExternalForm(),
+                  true));
+    }
   }
 
   /** Puts the window where the person left it, if that is still on a screen. */

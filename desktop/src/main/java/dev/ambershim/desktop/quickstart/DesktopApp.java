@@ -14,6 +14,7 @@ import dev.ambershim.logbook.store.Copies;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -48,7 +49,7 @@ public final class DesktopApp extends Application {
   /** Starts with the demo, goes to the stage that is looked at next, and ends by itself. */
   static void rehearse() {
     rehearsing = true;
-    run(new LaunchOptions(Path.of(""), true, false, Optional.empty()));
+    run(new LaunchOptions(Path.of(""), true, false, Optional.empty(), List.of()));
   }
 
   @Override
@@ -90,6 +91,11 @@ public final class DesktopApp extends Application {
           log.start();
         });
     Frames.later(StartReport.WHOLE_FRAME, StartReport::windowUp);
+    Frames.later(WHOLE_WINDOW, () -> Window.icons(stage));
+    if (!how.files().isEmpty()) {
+      Frames.later(
+          WHOLE_WINDOW, () -> ((FrameView) stage.getScene().getRoot()).openWith(how.files()));
+    }
     how.picture()
         .ifPresent(
             target ->
@@ -150,7 +156,8 @@ public final class DesktopApp extends Application {
       look.getStyleClass().add("next");
       look.setOnAction(
           e -> {
-            LaunchOptions reading = new LaunchOptions(how.logbook(), false, true, how.picture());
+            LaunchOptions reading =
+                new LaunchOptions(how.logbook(), false, true, how.picture(), how.files());
             shell.closeSheet();
             wait(stage, scene, Opening.start(reading), reading);
           });

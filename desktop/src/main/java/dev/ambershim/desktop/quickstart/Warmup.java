@@ -21,7 +21,8 @@ public final class Warmup {
   /**
    * Makes everything ready in a folder, shows the window, ends.
    *
-   * @param arguments the folder, which must not be there yet
+   * @param arguments the folder, which must not be there yet; and any second word where there is no
+   *     screen, so that no window is shown
    */
   public static void main(String[] arguments) throws IOException {
     Path ready = Path.of(arguments[0]);
@@ -33,6 +34,8 @@ public final class Warmup {
     Dress.makeBinary(making);
     NativeStore.extract(making);
     Files.move(making, ready);
-    DesktopApp.rehearse();
+    if (arguments.length == 1) {
+      DesktopApp.rehearse();
+    }
   }
 }

@@ -30,10 +30,23 @@ public final class SeriesReport {
   /**
    * The report of a series with what was seen at each mount.
    *
-   * @param made its mounts; empty where no more is known of them than the answer says
    * @param photos gives a photo's bytes, if it is there
    */
   public static Report of(
+      SeriesAnswer answer,
+      Notation notation,
+      Series series,
+      Function<Photo, Optional<byte[]>> photos) {
+    Report report = of(answer, notation, series.name(), series.made(), photos);
+    if (series.fixed().isEmpty()) {
+      return report;
+    }
+    List<Block> blocks = new ArrayList<>(report.blocks());
+    blocks.add(2, new Block.Paragraph(series.watch().get(0)));
+    return new Report(report.title(), blocks);
+  }
+
+  private static Report of(
       SeriesAnswer answer,
       Notation notation,
       String title,

@@ -41,8 +41,7 @@ class SeriesReportTest {
     return SeriesReport.of(
         series.judged(Notation.METRIC).orElseThrow(),
         Notation.METRIC,
-        series.name(),
-        series.made(),
+        series.withFixed("Sedge Q4, 150 W"),
         p -> p.equals(PRINT) ? photo : Optional.empty());
   }
 
@@ -56,6 +55,7 @@ class SeriesReportTest {
             .filter(t -> t.rows().get(0).contains("Covered"))
             .findFirst()
             .orElseThrow();
+    assertThat(blocks).contains(new Block.Paragraph("The same at every mount: Sedge Q4, 150 W."));
     assertThat(mounts.rows()).hasSize(4);
     assertThat(mounts.rows().get(1)).contains("hair", "messy", "–");
     assertThat(mounts.rows().get(2)).contains("60.5 K", "80.0 %", "easy to wipe");

@@ -7,6 +7,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.plan.Hours;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.runs.drift.Check;
+import dev.ambershim.core.runs.series.Judged;
 import dev.ambershim.core.runs.series.Mount;
 import dev.ambershim.core.runs.series.SeriesFit;
 import io.soabase.recordbuilder.core.RecordBuilder;
@@ -30,6 +31,7 @@ import java.util.function.UnaryOperator;
  * @param prices what one use costs, by candidate, where it is known
  * @param hours when the person may work
  * @param startAt when to go on, or null for now
+ * @param fixed what stays the same at every mount, in the person's words; empty if not said
  */
 @RecordBuilder
 public record Series(
@@ -40,8 +42,12 @@ public record Series(
     List<Made> made,
     Map<String, Double> prices,
     Hours hours,
-    Instant startAt)
+    Instant startAt,
+    String fixed)
     implements SeriesBuilder.With {
+  /** Fewer degrees of freedom leave a scatter open by more than a third. */
+  private static final double OWN_FREEDOM = 5;
+
   /** Under this share of the face a print is told; common practice. */
   private static final double COVERED_PERCENT = 95;
 
@@ -132,6 +138,7 @@ public record Series(
     terms = terms == null ? SeriesTerms.USUAL : terms;
     made = made == null ? List.of() : List.copyOf(made);
     prices = prices == null ? Map.of() : Map.copyOf(prices);
+    fixed = fixed == null ? "" : fixed.strip();
     hours = hours == null || !hours.sound() ? Hours.ANY : hours;
   }
 
@@ -142,7 +149,7 @@ public record Series(
       List<List<String>> blocks,
       SeriesTerms terms,
       List<Made> made) {
-    this(name, candidates, blocks, terms, made, Map.of(), Hours.ANY, null);
+    this(name, candidates, blocks, terms, made, Map.of(), Hours.ANY, null, "");
   }
 
   /**
@@ -155,7 +162,7 @@ public record Series(
     Map<String, Double> own = new TreeMap<>(prices);
     own.keySet().retainAll(plan.candidates());
     return new Series(
-        name, plan.candidates(), plan.rota().blocks(), terms, List.of(), own, Hours.ANY, null);
+        name, plan.candidates(), plan.rota().blocks(), terms, List.of(), own, Hours.ANY, null, "");
   }
 
   /** How many mounts are planned. */
@@ -227,6 +234,40 @@ public record Series(
                     + ", block "
                     + d.block())
         .orElse("All " + planned() + " mounts are made.");
+  }
+
+  /** What to watch at every mount, what stays the same first. */
+  public List<String> watch() {
+    List<String> watch = new ArrayList<>(SeriesPlan.watch(terms));
+    if (!fixed.isEmpty()) {
+      watch.add(0, "The same at every mount: " + fixed + ".");
+    }
+    return watch;
+  }
+
+  /**
+   * The person's own scatter between mounts by series that tell one, pooled by their degrees of
+   * freedom (Montgomery, 3.4), K.
+   *
+   * @return empty while all together leave fewer than {@value #OWN_FREEDOM}
+   */
+  public static OptionalDouble ownScatter(List<Series> all) {
+    double freedom = 0;
+    double squares = 0;
+    for (Series series : all) {
+      List<Mount> mounts = series.mounts();
+      if (mounts.stream().filter(Mount::counts).map(Mount::candidate).distinct().count() < 2) {
+        continue;
+      }
+      Judged judged = SeriesFit.of(mounts, series.terms().remountKelvin(), Optional.empty());
+      if (judged.ownScatter()) {
+        freedom += judged.freedom();
+        squares += judged.freedom() * judged.scatterKelvin() * judged.scatterKelvin();
+      }
+    }
+    return freedom < OWN_FREEDOM
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(Math.sqrt(squares / freedom));
   }
 
   /** How a mount is made, in words. */

@@ -2,12 +2,14 @@ package dev.ambershim.core.stage.series;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.plan.Hours;
 import dev.ambershim.core.runs.series.Mount;
 import dev.ambershim.core.runs.series.MountTable;
+import dev.ambershim.core.runs.series.SeriesFit;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -148,6 +150,23 @@ class SeriesRecordTest {
     assertThat(SeriesTimes.of(all, now, ZoneOffset.UTC, Notation.METRIC)).isEmpty();
     // Hours that leave no time are none.
     assertThat(SERIES.withHours(new Hours("22:00", "18:00", null)).hours()).isEqualTo(Hours.ANY);
+  }
+
+  /** Two candidates in five blocks leave four degrees of freedom; two such series eight. */
+  @Test
+  void ownScatterIsPooledOverSeries() {
+    double[] off = {0.3, -0.5, 0.1, 0.6, -0.2};
+    List<List<String>> blocks = new ArrayList<>();
+    Series series = new Series("x", List.of("ash", "birch"), blocks, SeriesTerms.USUAL, List.of());
+    for (int b = 1; b <= 5; b++) {
+      series = series.with(made("ash", b, 60 + off[b - 1])).with(made("birch", b, 62));
+    }
+    assertThat(Series.ownScatter(List.of(SERIES, series))).isEmpty();
+    double alone = SeriesFit.of(series.mounts(), 0.5, Optional.empty()).scatterKelvin();
+    assertThat(Series.ownScatter(List.of(series, series))).hasValueCloseTo(alone, within(1e-9));
+    assertThat(series.withFixed(" 150 W ").watch())
+        .first()
+        .isEqualTo("The same at every mount: 150 W.");
   }
 
   @Test

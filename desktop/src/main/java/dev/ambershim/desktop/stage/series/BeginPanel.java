@@ -3,6 +3,7 @@ package dev.ambershim.desktop.stage.series;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.Job;
 import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.stage.series.SeriesKnown;
 import dev.ambershim.core.stage.series.SeriesPlan;
@@ -31,6 +32,7 @@ final class BeginPanel extends VBox {
   private final TextField name = box("series-name", 16, "five pastes");
   private final TextField candidates =
       box("series-candidates", 34, "with commas between: ash, birch, clay");
+  private final TextField fixed = box("series-fixed", 34, "chip, load, clock, voltage, fan");
   private final ComboBox<String> shelf = new ComboBox<>();
   private final HBox shelved = Labels.named("or from your shelf", shelf);
   private final Map<String, Double> prices = new HashMap<>();
@@ -39,6 +41,7 @@ final class BeginPanel extends VBox {
   private final TextField mounts = box("series-mounts", 4, "as many as it takes");
   private final TextField hours = box("series-hours", 4, "no end");
   private final TextField warmUps = box("series-warm-ups", 3, "");
+  private final Label own = Labels.line("", "quiet");
   private int asked;
   private final Label units = Labels.line("");
   private final Label told = Labels.wrapped("", "strong");
@@ -67,7 +70,7 @@ final class BeginPanel extends VBox {
             14,
             6,
             Labels.named("Smallest difference that matters", care, units),
-            Labels.named("Scatter between mounts", scatter, Labels.line("K")),
+            Labels.named("Scatter between mounts", scatter, Labels.line("K"), own),
             Labels.named("Mounts of each", mounts),
             Labels.named("Hours", hours),
             Labels.named("Warm-ups before each run", warmUps),
@@ -79,6 +82,7 @@ final class BeginPanel extends VBox {
             Labels.named("Name", name),
             Labels.named("Candidates", candidates),
             shelved,
+            Labels.named("The same at every mount", fixed),
             line,
             told,
             notes,
@@ -89,7 +93,11 @@ final class BeginPanel extends VBox {
     model.shelfProperty().addListener((o, was, is) -> offer(is));
     offer(model.shelfProperty().get());
     usual();
+    own.setId("series-own-scatter");
     shell.notationProperty().addListener((o, was, is) -> usual());
+    model.ownScatterProperty().addListener((o, was, is) -> usual());
+    shell.jobProperty().addListener((o, was, is) -> thisChip());
+    thisChip();
   }
 
   private static TextField box(String id, int letters, String prompt) {
@@ -104,9 +112,26 @@ final class BeginPanel extends VBox {
     Notation n = shell.notationProperty().get();
     units.setText(n.symbol(Unit.KELVIN));
     care.setText(n.editable(SeriesTerms.USUAL.careKelvin(), Unit.KELVIN));
-    scatter.setText(n.editable(SeriesTerms.USUAL.remountKelvin(), Unit.KELVIN));
+    scatter.setText(
+        n.editable(
+            model.ownScatterProperty().get().orElse(SeriesTerms.USUAL.remountKelvin()),
+            Unit.KELVIN));
+    own.setText(
+        model.ownScatterProperty().get().isPresent() ? "your own, by your series" : "usual");
     warmUps.setText(n.editable(SeriesTerms.USUAL.warmUps(), Unit.COUNT));
     ((Label) ((HBox) scatter.getParent()).getChildren().get(2)).setText(n.symbol(Unit.KELVIN));
+  }
+
+  /** What is open is likely what is mounted on. */
+  private void thisChip() {
+    Job job = shell.jobProperty().get();
+    if (job != null && fixed.getText().isBlank()) {
+      fixed.setText(
+          job.chip().name()
+              + ", "
+              + shell.notationProperty().get().text(job.heatWatts(), Unit.WATT)
+              + " of heat");
+    }
   }
 
   private void offer(List<ShelfItem> items) {
@@ -203,7 +228,7 @@ final class BeginPanel extends VBox {
   private void begin() {
     SeriesPlan.check(named());
     asked++;
-    model.begin(name.getText(), named(), mounts(), hours(), terms(), prices);
+    model.begin(name.getText(), named(), mounts(), hours(), terms(), fixed.getText(), prices);
     name.clear();
     prices.clear();
     candidates.clear();

@@ -57,6 +57,8 @@ final class SeriesModel {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Optional<SeriesTimes>> times =
       new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<OptionalDouble> ownScatter =
+      new ReadOnlyObjectWrapper<>(OptionalDouble.empty());
   private final ReadOnlyStringWrapper notInTime = new ReadOnlyStringWrapper("");
   private final SeriesHistory history = new SeriesHistory();
   private final Runnable shownAgain;
@@ -98,6 +100,11 @@ final class SeriesModel {
     return times.getReadOnlyProperty();
   }
 
+  /** The person's own scatter between mounts, K; empty while their series do not tell it. */
+  ReadOnlyObjectProperty<OptionalDouble> ownScatterProperty() {
+    return ownScatter.getReadOnlyProperty();
+  }
+
   /** Why they cannot be set in time; empty if they can. */
   ReadOnlyStringProperty notInTimeProperty() {
     return notInTime.getReadOnlyProperty();
@@ -120,6 +127,7 @@ final class SeriesModel {
               if (shown.get() == null && !kept.isEmpty()) {
                 show(kept.get(0));
               }
+              shell.reckoning().submit("", progress -> Series.ownScatter(kept), ownScatter::set);
             });
     shell
         .work()
@@ -162,6 +170,7 @@ final class SeriesModel {
       OptionalInt mounts,
       Optional<Double> hours,
       SeriesTerms terms,
+      String fixed,
       Map<String, Double> prices) {
     long seed = shell.workbench().now().toEpochMilli();
     Map<String, Double> known = Map.copyOf(prices);
@@ -172,7 +181,7 @@ final class SeriesModel {
         terms,
         seed,
         plan -> {
-          Series begun = Series.of(name, plan, terms, known);
+          Series begun = Series.of(name, plan, terms, known).withFixed(fixed);
           List<Series> more = new ArrayList<>(all.get());
           more.add(0, begun);
           history.note(all.get(), shown.get());
@@ -402,9 +411,7 @@ final class SeriesModel {
                       target,
                       () ->
                           ReportFiles.write(
-                              SeriesReport.of(
-                                  told, writing, now.name(), now.made(), shell.traffic()::photo),
-                              target));
+                              SeriesReport.of(told, writing, now, shell.traffic()::photo), target));
             });
   }
 
@@ -418,8 +425,7 @@ final class SeriesModel {
             target,
             () ->
                 ReportFiles.write(
-                    SeriesReport.card(now.name(), now.blocks(), SeriesPlan.watch(now.terms())),
-                    target));
+                    SeriesReport.card(now.name(), now.blocks(), now.watch()), target));
   }
 
   /** Writes the mounts that are left as a calendar with reminders. */

@@ -1,0 +1,42 @@
+# How the virtual machine is started, for ./amber-shim and for the installed program alike. Sourced,
+# not run; java_version is set before.
+# shellcheck shell=bash
+
+native=--enable-native-access=ALL-UNNAMED,javafx.graphics
+
+# Without the flight recorder the database library leaves its events out, which take a tenth of a
+# second. The solver's rows are some hundred cells long: with the widest vectors most of a row is
+# spent on its ragged ends.
+flags=(-XX:+IgnoreUnrecognizedVMOptions -XX:-PrintWarnings -XX:UseAVX=2
+  -XX:-FlightRecorder -Dsun.reflect.inflationThreshold=100000
+  "$native"
+  -Dslf4j.provider=ch.qos.logback.classic.spi.LogbackServiceProvider
+  -Dslf4j.internal.verbosity=ERROR -Xshare:auto)
+[ "$java_version" -lt 23 ] || flags+=(--sun-misc-unsafe-memory-access=allow)
+
+# The compilers start late where there is a window: early on they only take a core away. One small
+# store of compiled code and large pages save some hundredths of a second each.
+late=(-XX:-SegmentedCodeCache -XX:ReservedCodeCacheSize=96m
+  -XX:Tier3InvocationThreshold=600 -XX:Tier3MinInvocationThreshold=300
+  -XX:Tier3CompileThreshold=6000
+  -XX:Tier4InvocationThreshold=100000 -XX:Tier4MinInvocationThreshold=20000
+  -XX:Tier4CompileThreshold=300000 -XX:Tier4BackEdgeThreshold=800000)
+
+# A container may hide or forbid large pages, which Java would complain about.
+if grep -qE '\[(always|madvise)\]' /sys/kernel/mm/transparent_hugepage/enabled 2>/dev/null; then
+  late+=(-XX:+UseTransparentHugePages)
+fi
+
+# Commands take what memory they need at once; a window starts small.
+large=(-XX:+UseParallelGC -Xms1g)
+small=(-XX:+UseSerialGC -Xms256m -Xmn128m)
+
+# Whether a command line opens a window.
+opens_window() {
+  local word
+  for word in "$@"; do
+    case $word in
+      compare | analyse | headroom | solve | diagnose | drift | everyday | series | weigh | plan | record | rest | flatness | dose | spread | mount | restore | -h | --help | -V | --version) return 1 ;;
+    esac
+  done
+}
