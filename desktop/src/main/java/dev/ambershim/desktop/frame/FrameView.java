@@ -211,31 +211,34 @@ public final class FrameView extends StackPane implements Desk {
       none.getStyleClass().add("stage");
       return none;
     }
-    Button begin = new Button("Begin a job  Ctrl+N");
-    begin.getStyleClass().add("next");
-    begin.setOnAction(e -> showNewJob());
-    begin.setId("empty-begin");
+    return inquiries.begin(Asked.BEGIN).node();
+  }
+
+  /** Ways to begin besides one's own job. */
+  List<Button> waysToBegin() {
     Button look = new Button("Look at the example");
     look.setId("empty-example");
-    look.setOnAction(e -> model.takeExample());
-    look.setDisable(model.readOnly());
-    begin.setDisable(model.readOnly());
+    look.setOnAction(
+        e -> {
+          endBegin();
+          model.takeExample();
+        });
+    look.disableProperty().bind(model.readOnlyProperty());
+    Button take = new Button("Take in a job bundle  Ctrl+I");
+    take.setOnAction(e -> files.takeBundle());
+    take.disableProperty().bind(model.readOnlyProperty());
     Button practise = new Button("Practise  Ctrl+Shift+D");
     practise.setId("empty-practise");
     practise.setOnAction(e -> togglePractise());
-    Button take = new Button("Take in a job bundle  Ctrl+I");
-    take.setOnAction(e -> files.takeBundle());
-    take.setDisable(model.readOnly());
-    VBox box =
-        new VBox(
-            14,
-            Labels.wrapped("Your logbook is empty.", "answer"),
-            Labels.wrapped(
-                "A job is one chip's story: what it is, how it ran before, what you did, how it runs"
-                    + " after. Begin with the kind of chip; every figure can be put right later."),
-            new HBox(10, begin, look, take, practise));
-    box.getStyleClass().add("stage");
-    return box;
+    return List.of(look, take, practise);
+  }
+
+  /** The beginning makes room for the job that it began. */
+  void endBegin() {
+    inquiries.end();
+    if (model.jobProperty().get() != null) {
+      showStage();
+    }
   }
 
   private static boolean typing(KeyEvent event) {
@@ -254,6 +257,11 @@ public final class FrameView extends StackPane implements Desk {
       event.consume();
     } else if (event.getCode() == KeyCode.ESCAPE && sheet != null && model.openedProperty().get()) {
       closeSheet();
+      event.consume();
+    } else if (event.getCode() == KeyCode.ESCAPE
+        && inquiries.shows(Asked.BEGIN)
+        && model.jobProperty().get() != null) {
+      showStage();
       event.consume();
     } else if (event.isShortcutDown() && event.getCode().isDigitKey()) {
       int digit = event.getCode().getChar().charAt(0) - '0';
@@ -377,18 +385,25 @@ public final class FrameView extends StackPane implements Desk {
     }
   }
 
-  /** The logbook with the caret in the new job's name, where Enter begins it. */
+  /**
+   * Three questions and a forecast, with the caret in the new job's name, where Enter begins it.
+   */
   void showNewJob() {
-    showLogbook();
-    if (!model.readOnly()) {
-      sheet.lookup("#new-title").requestFocus();
+    if (!inquiries.shows(Asked.BEGIN)) {
+      toggle(Asked.BEGIN);
+    }
+    closeSheet();
+    Node name = lookup("#new-title");
+    if (name != null) {
+      name.requestFocus();
     }
   }
 
   void showLogbook() {
     showSheet(
         "Logbook",
-        LogbookSheet.content(model, this::closeSheet, this::togglePractise, this::toggleSeries));
+        LogbookSheet.content(
+            model, this::closeSheet, this::showNewJob, this::togglePractise, this::toggleSeries));
   }
 
   void showSettings() {

@@ -12,7 +12,8 @@ final class Inquiries {
   enum Asked {
     DIAGNOSIS,
     PRACTISE,
-    SERIES
+    SERIES,
+    BEGIN
   }
 
   private final Supplier<Map<Asked, Supplier<Inquiry>>> makers;

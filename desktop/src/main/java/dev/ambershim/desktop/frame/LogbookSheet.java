@@ -1,6 +1,5 @@
 package dev.ambershim.desktop.frame;
 
-import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.stage.keep.ChipLine;
 import dev.ambershim.core.stage.keep.OwnAgeing;
 import dev.ambershim.desktop.model.AllChips;
@@ -12,7 +11,6 @@ import dev.ambershim.logbook.store.JobHead;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
@@ -46,7 +44,8 @@ final class LogbookSheet {
 
   private LogbookSheet() {}
 
-  static Node content(JobModel model, Runnable close, Runnable practise, Runnable series) {
+  static Node content(
+      JobModel model, Runnable close, Runnable begin, Runnable practise, Runnable series) {
     FilteredList<JobHead> found = new FilteredList<>(model.jobs());
     TextField search = new TextField();
     search.setId("search-jobs");
@@ -80,7 +79,7 @@ final class LogbookSheet {
     ListView<JobHead> list = new ListView<>(sorted);
     list.setId("jobs");
     list.setPrefHeight(300);
-    list.setPlaceholder(Labels.line("No job yet. Begin one below.", "quiet"));
+    list.setPlaceholder(Labels.line("No job yet. Begin one: Ctrl+N.", "quiet"));
     list.setCellFactory(view -> new Cell(model));
     VBox aged = new VBox(2);
     aged.setId("own-ageing");
@@ -164,52 +163,23 @@ final class LogbookSheet {
     Button compare = new Button("Which is best?  Ctrl+Shift+S");
     compare.setId("logbook-series");
     compare.setOnAction(e -> series.run());
+    Button fresh = new Button("Begin a job  Ctrl+N");
+    fresh.setId("logbook-begin");
+    fresh.getStyleClass().add("next");
+    fresh.setDisable(model.readOnly());
+    fresh.setOnAction(e -> begin.run());
     HBox practice =
-        new HBox(10, go, compare, Labels.line("Hidden faults to find; pastes to rank.", "hint"));
+        new HBox(
+            10, fresh, go, compare, Labels.line("Hidden faults to find; pastes to rank.", "hint"));
     practice.setAlignment(Pos.CENTER_LEFT);
     HBox top = new HBox(8, search, order, away, archive);
     top.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(search, Priority.ALWAYS);
-    return new VBox(
-        10, top, list, aged, begin(model, close), practice, CopiesPane.row(model, close));
+    return new VBox(10, top, list, aged, practice, CopiesPane.row(model, close));
   }
 
   private static boolean put(JobModel model, JobHead head) {
     return head != null && model.archived().idsProperty().get().contains(head.id());
-  }
-
-  private static Node begin(JobModel model, Runnable close) {
-    TextField title = new TextField();
-    title.setId("new-title");
-    title.setPromptText("Name of the chip or the job");
-    title.setPrefWidth(210);
-    ComboBox<String> kind = new ComboBox<>();
-    kind.setId("new-kind");
-    for (StartingPoint point : StartingPoint.values()) {
-      kind.getItems().add(point.words());
-    }
-    kind.getSelectionModel().selectFirst();
-    Button begin = new Button("Begin");
-    begin.setId("begin-job");
-    begin.getStyleClass().add("next");
-    begin.setDisable(model.readOnly());
-    Runnable act =
-        () -> {
-          model.create(point(kind.getValue()), title.getText());
-          close.run();
-        };
-    begin.setOnAction(e -> act.run());
-    title.setOnAction(e -> act.run());
-    HBox row = new HBox(8, Labels.line("New job", "strong"), title, kind, begin);
-    row.setAlignment(Pos.CENTER_LEFT);
-    return row;
-  }
-
-  private static StartingPoint point(String words) {
-    return Arrays.stream(StartingPoint.values())
-        .filter(p -> p.words().equals(words))
-        .findFirst()
-        .orElseThrow();
   }
 
   /** How the jobs are sorted. */

@@ -65,6 +65,8 @@ final class SectionPane extends VBox {
   SectionPane(JobModel model) {
     this.model = model;
     getStyleClass().add("section-column");
+    // Without a job there is nothing to cut through, and the middle takes the room.
+    managedProperty().bind(model.jobProperty().isNotNull().or(model.openedProperty().not()));
     picture.setId("section");
     second.setId("section-after");
     for (PictureView view : List.of(picture, second)) {

@@ -6,6 +6,7 @@ import dev.ambershim.desktop.frame.Inquiries.Asked;
 import dev.ambershim.desktop.model.Bell;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.baseline.BaselineView;
+import dev.ambershim.desktop.stage.begin.BeginView;
 import dev.ambershim.desktop.stage.clean.CleanView;
 import dev.ambershim.desktop.stage.close.CloseView;
 import dev.ambershim.desktop.stage.coat.CoatView;
@@ -75,7 +76,9 @@ public final class Window {
                     Asked.PRACTISE,
                     () -> new PractiseView(model, view::togglePractise),
                     Asked.SERIES,
-                    () -> new SeriesView(model, view, view::toggleSeries)));
+                    () -> new SeriesView(model, view, view::toggleSeries),
+                    Asked.BEGIN,
+                    () -> new BeginView(model, view, view.waysToBegin(), view::endBegin)));
     model.setExample(DemoWorkshop::fill);
     await(fonts);
     scene.setRoot(shell);

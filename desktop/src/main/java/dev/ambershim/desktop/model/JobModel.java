@@ -18,6 +18,7 @@ import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.core.stage.weigh.FirstLook;
 import dev.ambershim.core.stage.weigh.OwnRecord;
 import dev.ambershim.core.stage.weigh.Tries;
 import dev.ambershim.core.stage.weigh.Weighing;
@@ -351,15 +352,24 @@ public final class JobModel implements AutoCloseable {
 
   /** Begins a new job. */
   public void create(StartingPoint point, String title) {
+    begin(new FirstLook(point, null, usualTerms().wish()), title);
+  }
+
+  /** Prices, worth, odds and wish of the person, by the job that is open; else what is usual. */
+  public Terms usualTerms() {
+    return job.get() == null ? Terms.USUAL : job.get().terms();
+  }
+
+  /** Begins a job by the three answers of a first look, and opens it. */
+  public void begin(FirstLook look, String title) {
     String plain = title.replaceAll("\\p{Cntrl}+", " ").strip();
     String whole = plain.isEmpty() ? "New chip" : plain;
     String name = whole.substring(0, Math.min(whole.length(), JobRules.MOST_LETTERS));
-    // Prices, worth and odds are the person's, not the chip's.
-    Terms terms = job.get() == null ? Terms.USUAL : job.get().terms();
+    Terms terms = usualTerms();
     work.submit(
         "",
         progress -> {
-          StoredJob now = logbook.create(Job.from(point, name).withTerms(terms));
+          StoredJob now = logbook.create(look.job(name, terms));
           logbook.keepSetting("lastJob", now.id());
           return step(now);
         },
