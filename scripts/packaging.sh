@@ -33,8 +33,6 @@ make_image() {
   "$JAVA_HOME/bin/jlink" --module-path "$target/app/javafx" --output "$image/runtime" \
     --no-header-files --no-man-pages --strip-debug --add-modules "$modules"
   cp "$target"/app/javafx/*.so "$image/runtime/lib/"
-  "$image/runtime/bin/java" -XX:+UseG1GC --enable-native-access=ALL-UNNAMED,javafx.graphics -Xshare:dump \
-    >/dev/null
   share "$image"
   # Java looks at the dates of archives when it takes up its store of classes.
   find "$image" -exec touch -h -d "@$SOURCE_DATE_EPOCH" {} +
