@@ -3,10 +3,15 @@ package dev.ambershim.core.base;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.RoundingMode;
+import java.text.DecimalFormatSymbols;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZonedDateTime;
+import java.time.chrono.IsoChronology;
+import java.time.format.DateTimeFormatterBuilder;
+import java.time.format.FormatStyle;
 import java.time.format.TextStyle;
+import java.util.Currency;
 import java.util.Locale;
 
 /**
@@ -44,6 +49,27 @@ public record Notation(
 
   /** Metric with a decimal point. */
   public static final Notation METRIC = new Notation(false, false, false, false);
+
+  /**
+   * What people of a country write: decimal mark, times of day and money. Lengths and temperatures
+   * are metric everywhere to begin with, as chips, coolers and their sensors are.
+   */
+  public static Notation of(Locale locale) {
+    boolean comma = DecimalFormatSymbols.getInstance(locale).getDecimalSeparator() == ',';
+    String time =
+        DateTimeFormatterBuilder.getLocalizedDateTimePattern(
+            null, FormatStyle.SHORT, IsoChronology.INSTANCE, locale);
+    return new Notation(false, false, comma, time.contains("a"), money(locale));
+  }
+
+  private static String money(Locale locale) {
+    try {
+      Currency currency = Currency.getInstance(locale);
+      return currency == null ? USUAL_CURRENCY : currency.getSymbol(locale);
+    } catch (IllegalArgumentException noCountry) {
+      return USUAL_CURRENCY;
+    }
+  }
 
   /** A time of day, such as 18:05 or 6:05 pm. */
   public String time(LocalTime time) {

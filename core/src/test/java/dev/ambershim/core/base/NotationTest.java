@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalTime;
 import java.time.ZonedDateTime;
+import java.util.Locale;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -108,5 +109,16 @@ class NotationTest {
     // Without a sign there is the usual one, and a long one is cut.
     assertThat(new Notation(false, false, false, false, " ").currency()).isEqualTo("€");
     assertThat(new Notation(false, false, false, false, "talents").currency()).isEqualTo("talen");
+  }
+
+  /** CLDR's data as the JDK has them. */
+  @Test
+  void peopleOfACountryBeginWithWhatTheyWrite() {
+    assertThat(Notation.of(Locale.GERMANY)).isEqualTo(new Notation(false, false, true, false, "€"));
+    assertThat(Notation.of(Locale.US)).isEqualTo(new Notation(false, false, false, true, "$"));
+    assertThat(Notation.of(Locale.UK)).isEqualTo(new Notation(false, false, false, false, "£"));
+    assertThat(Notation.of(new Locale("pl", "PL")).currency()).isEqualTo("zł");
+    assertThat(Notation.of(Locale.ENGLISH).currency()).isEqualTo(Notation.USUAL_CURRENCY);
+    assertThat(Notation.of(Locale.ROOT)).isEqualTo(Notation.METRIC);
   }
 }

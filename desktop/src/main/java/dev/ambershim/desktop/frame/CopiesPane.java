@@ -29,6 +29,7 @@ final class CopiesPane {
     }
     ComboBox<String> days = new ComboBox<>();
     days.setId("copies");
+    days.setAccessibleText("copy of the logbook");
     copies.forEach(c -> days.getItems().add(words(c)));
     days.getSelectionModel().selectFirst();
     Button restore = new Button("Put this copy back");

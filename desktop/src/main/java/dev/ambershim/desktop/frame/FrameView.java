@@ -18,6 +18,7 @@ import dev.ambershim.desktop.widget.StepsScreen;
 import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -385,6 +386,35 @@ public final class FrameView extends StackPane implements Desk {
     }
   }
 
+  /** The handbook's page for the place one is in, or what was there before. */
+  void toggleHelp() {
+    if (sheet != null && sheet.lookup("#help-list") != null) {
+      closeSheet();
+      return;
+    }
+    boolean logbook = sheet != null && sheet.lookup("#jobs") != null;
+    String page =
+        logbook
+            ? "logbook"
+            : atBench ? "plans" : inquiries.page().orElse(page(model.stageProperty().get()));
+    showSheet(
+        "Handbook",
+        HelpSheet.content(
+            page,
+            () -> showSheet("Keys", KeysSheet.content()),
+            () -> files.wrongTarget().ifPresent(to -> model.traffic().writeWrong(version(), to)),
+            "Amber Shim " + version()));
+  }
+
+  private static String version() {
+    String version = FrameView.class.getPackage().getImplementationVersion();
+    return version == null ? "(unpacked)" : version;
+  }
+
+  private static String page(Stage stage) {
+    return stage.name().toLowerCase(Locale.ROOT);
+  }
+
   /**
    * Three questions and a forecast, with the caret in the new job's name, where Enter begins it.
    */
@@ -562,7 +592,7 @@ public final class FrameView extends StackPane implements Desk {
               undo(view, model, false),
               button("Report", "Ctrl+P", "report", view.files::writeReport),
               button("Units", "Ctrl+U", "settings", view::showSettings),
-              button("Keys", "F1", "keys", view::toggleKeys));
+              button("Help", "F1", "help", view::toggleHelp));
     }
 
     private static Button button(String words, String key, String id, Runnable action) {

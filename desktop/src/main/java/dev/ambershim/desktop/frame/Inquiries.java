@@ -34,6 +34,21 @@ final class Inquiries {
     return Optional.ofNullable(shown);
   }
 
+  /** The handbook's page on what is on screen. */
+  Optional<String> page() {
+    return made.entrySet().stream()
+        .filter(e -> e.getValue().equals(shown))
+        .map(
+            e ->
+                switch (e.getKey()) {
+                  case DIAGNOSIS -> "diagnosis";
+                  case PRACTISE -> "practise";
+                  case SERIES -> "series";
+                  case BEGIN -> "README";
+                })
+        .findFirst();
+  }
+
   /** Begins one; whatever was on screen must have ended. */
   Inquiry begin(Asked asked) {
     shown = made.computeIfAbsent(asked, a -> makers.get().get(a).get());

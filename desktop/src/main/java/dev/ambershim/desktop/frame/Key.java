@@ -10,7 +10,8 @@ import javafx.scene.input.KeyEvent;
 
 /** Every action of the shell with its key. The key map and the window are made from this list. */
 enum Key {
-  KEYS("F1", "show or hide this key map", FrameView::toggleKeys),
+  HELP("F1", "the handbook's page for this place", FrameView::toggleHelp),
+  KEYS("Shift+F1", "show or hide this key map", FrameView::toggleKeys),
   NEW_JOB("Ctrl+N", "begin a new job", FrameView::showNewJob),
   LOGBOOK("Ctrl+L", "all jobs: open, search, begin", FrameView::showLogbook),
   BEFORE_LOGS("Ctrl+O", "add logs from before the work", v -> v.files().takeLogs(Side.BEFORE)),

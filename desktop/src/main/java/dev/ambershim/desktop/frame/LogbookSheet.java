@@ -50,6 +50,7 @@ final class LogbookSheet {
     TextField search = new TextField();
     search.setId("search-jobs");
     search.setPromptText("Search jobs");
+    search.setAccessibleText("search jobs");
     CheckBox away = new CheckBox("archived too");
     away.setId("show-archived");
     Runnable find =
@@ -78,6 +79,7 @@ final class LogbookSheet {
     order.setOnAction(e -> sort.run());
     ListView<JobHead> list = new ListView<>(sorted);
     list.setId("jobs");
+    list.setAccessibleText("jobs");
     list.setPrefHeight(300);
     list.setPlaceholder(Labels.line("No job yet. Begin one: Ctrl+N.", "quiet"));
     list.setCellFactory(view -> new Cell(model));

@@ -311,6 +311,7 @@ final class SectionPane extends VBox {
     for (Choice choice : Choice.of(part, side)) {
       ComboBox<String> box = new ComboBox<>();
       box.setId("choice-" + choice.id());
+      box.setAccessibleText(choice.label());
       box.getItems().setAll(choice.options());
       box.setValue(choice.read(job));
       box.setDisable(model.readOnly());

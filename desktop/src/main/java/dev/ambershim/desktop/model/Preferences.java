@@ -2,6 +2,7 @@ package dev.ambershim.desktop.model;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.logbook.store.Logbook;
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -21,17 +22,23 @@ public record Preferences(
   /** Reads what was kept, with sensible values where nothing was. */
   public static Preferences of(Logbook logbook) {
     Map<String, String> kept = logbook.settings();
+    Notation usual = Notation.of(Locale.getDefault(Locale.Category.FORMAT));
     return new Preferences(
         "paper".equals(kept.get("theme")) ? Theme.PAPER : Theme.GRAPHITE,
         new Notation(
             "yes".equals(kept.get("inches")),
             "yes".equals(kept.get("fahrenheit")),
-            "yes".equals(kept.get("decimalComma")),
-            "yes".equals(kept.get("twelveHours")),
-            kept.getOrDefault("currency", Notation.USUAL_CURRENCY)),
+            yes(kept.get("decimalComma"), usual.decimalComma()),
+            yes(kept.get("twelveHours"), usual.twelveHours()),
+            kept.getOrDefault("currency", usual.currency())),
         kept.getOrDefault("lastJob", ""),
         kept.getOrDefault("window", ""),
         number(kept.get("perMillimetre"), USUAL));
+  }
+
+  /** What was kept, else what is usual where the person lives. */
+  private static boolean yes(String kept, boolean usual) {
+    return kept == null ? usual : kept.equals("yes");
   }
 
   private static double number(String text, double usual) {

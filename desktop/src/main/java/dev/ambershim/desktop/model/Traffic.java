@@ -26,6 +26,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -177,6 +178,25 @@ public final class Traffic {
               return target;
             },
             done -> model.say("Written, " + what + ": " + done + "."));
+  }
+
+  /**
+   * Writes a report of what went wrong.
+   *
+   * @param version of the application
+   */
+  public void writeWrong(String version, Path target) {
+    Map<String, String> system = new HashMap<>();
+    System.getProperties().forEach((k, v) -> system.put(k.toString(), v.toString()));
+    system.put("host.name", System.getenv().getOrDefault("HOSTNAME", ""));
+    write(
+        "report of what went wrong",
+        target,
+        () ->
+            WholeFile.write(
+                target,
+                WrongReport.of(version, Path.of(Failures.logFile()), system)
+                    .getBytes(StandardCharsets.UTF_8)));
   }
 
   private record Newcomer(JobModel.Step step, Optional<JobMerge> joined) {}

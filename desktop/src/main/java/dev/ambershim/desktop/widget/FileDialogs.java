@@ -122,6 +122,12 @@ public final class FileDialogs {
     return picker.save("Write the mounts (.csv)", Report.fileName(name) + ".csv", "Table", "*.csv");
   }
 
+  /** Asks where to save a report of what went wrong. */
+  public Optional<Path> wrongTarget() {
+    return picker.save(
+        "Save a report of what went wrong", "amber-shim-report.txt", "Text", "*.txt");
+  }
+
   /** Asks where to write the mounts of a series as a calendar. */
   public Optional<Path> mountTimesTarget(String name) {
     return picker.save(

@@ -9,6 +9,7 @@ import dev.ambershim.desktop.model.JobModel;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.format.TextStyle;
+import java.time.temporal.WeekFields;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -68,8 +69,15 @@ public final class HoursPanel extends VBox {
       button.getStyleClass().setAll("part-button");
       button.setOnAction(e -> keepHours());
       days.add(button);
-      hours.getChildren().add(button);
     }
+    int first = WeekFields.of(Locale.getDefault()).getFirstDayOfWeek().getValue() - 1;
+    for (int i = 0; i < days.size(); i++) {
+      hours.getChildren().add(days.get((first + i) % days.size()));
+    }
+    from.setAccessibleText("you may work from");
+    to.setAccessibleText("you may work to");
+    start.setAccessibleText("start at");
+    end.setAccessibleText("be done by");
     start.setPromptText("now");
     end.setPromptText("open");
     HBox times = row(Labels.line("Start at"), start);

@@ -2,6 +2,7 @@ package dev.ambershim.desktop.widget;
 
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -28,7 +29,14 @@ public final class Labels {
 
   /** A box with its name before and what else belongs to it behind, which stay on one line. */
   public static HBox named(String name, Node... box) {
-    HBox row = new HBox(8, line(name));
+    Label said = line(name);
+    for (Node node : box) {
+      // A screen reader says the name with the box.
+      if (said.getLabelFor() == null && node instanceof Control && !(node instanceof Label)) {
+        said.setLabelFor(node);
+      }
+    }
+    HBox row = new HBox(8, said);
     row.getChildren().addAll(box);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;

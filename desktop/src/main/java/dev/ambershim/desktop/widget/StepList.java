@@ -47,6 +47,7 @@ public final class StepList extends VBox {
     photos = new Thumbnails(model.workbench(), 96);
     getStyleClass().add("panel");
     list.setId(id);
+    list.setAccessibleText("steps");
     list.setPrefHeight(300);
     list.setMinHeight(180);
     list.setFixedCellSize(30);

@@ -78,14 +78,17 @@ public final class CleanView implements StageView {
 
   private FlowPane adding() {
     face.setId("flaw-face");
+    face.setAccessibleText("face");
     face.getItems().setAll(Arrays.stream(Face.values()).map(Face::words).toList());
     face.setValue(Face.DIE.words());
     kind.setId("flaw-kind");
+    kind.setAccessibleText("kind of flaw");
     kind.getItems().setAll(Arrays.stream(Kind.values()).map(Kind::words).toList());
     kind.setValue(Kind.SCRATCH.words());
     deep.setId("flaw-deep");
     place.setId("flaw-place");
     place.setPromptText("where");
+    place.setAccessibleText("where the flaw is");
     place.setPrefWidth(110);
     place.setOnAction(e -> add());
     Button add = new Button("Note the flaw");

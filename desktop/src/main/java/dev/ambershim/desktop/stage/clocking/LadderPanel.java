@@ -201,6 +201,7 @@ public final class LadderPanel extends VBox {
   private HBox load() {
     TextField field = new TextField(shown.ladder().load());
     field.setId("ladder-load");
+    field.setAccessibleText("load of the clock ladder");
     field.setPromptText("such as: all cores, half an hour");
     field.setPrefWidth(280);
     field.disableProperty().bind(model.readOnlyProperty());

@@ -39,9 +39,16 @@ final class RungEntryForm extends VBox {
     super(4);
     this.model = model;
     side.setId("rung-side");
+    side.setAccessibleText("before or after the work");
+    clock.setAccessibleText("clock");
+    volts.setAccessibleText("voltage");
+    hottest.setAccessibleText("hottest core");
+    room.setAccessibleText("room");
+    minutes.setAccessibleText("minutes held");
     side.getItems().setAll(Side.BEFORE.words(), Side.AFTER.words());
     side.setValue(both ? Side.AFTER.words() : Side.BEFORE.words());
     ended.setId("rung-ended");
+    ended.setAccessibleText("how it ended");
     ended.getItems().setAll(ways());
     ended.setValue(PASSED);
     Button add = new Button("Write the rung down");

@@ -179,6 +179,12 @@ public final class DiagnosisView implements Inquiry {
 
   private Node oneByOne() {
     fault.setId("diagnosis-fault");
+    fault.setAccessibleText("fault of the simulated rig");
+    watts.setAccessibleText("heat");
+    room.setAccessibleText("room");
+    coolant.setAccessibleText("coolant");
+    lid.setAccessibleText("lid");
+    cores.setAccessibleText("cores, one after the other");
     fault.getItems().add("no fault");
     for (Fault f : Fault.values()) {
       fault.getItems().add(f.words());

@@ -44,6 +44,7 @@ final class EventPanel extends VBox {
     kind.getSelectionModel().selectFirst();
     kind.setAccessibleText("what happened");
     note.setId("event-note");
+    note.setAccessibleText("note on what happened");
     note.setPromptText("in your words");
     note.setPrefColumnCount(18);
     Button add = new Button("Add what happened");

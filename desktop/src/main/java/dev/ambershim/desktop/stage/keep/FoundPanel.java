@@ -54,6 +54,7 @@ final class FoundPanel extends VBox {
       boxes.getChildren().add(box);
     }
     note.setId("found-note");
+    note.setAccessibleText("what you learnt");
     note.setPromptText("what you learnt");
     note.setPrefColumnCount(22);
     note.setOnAction(e -> add());

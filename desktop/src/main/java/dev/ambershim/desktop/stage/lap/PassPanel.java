@@ -33,6 +33,7 @@ final class PassPanel extends VBox {
     getStyleClass().add("panel");
     rows.setId("passes");
     grit.setId("pass-grit");
+    grit.setAccessibleText("grit of the paper");
     grit.getItems().setAll(Arrays.stream(Grit.values()).map(g -> "P" + g.number()).toList());
     grit.setValue("P800");
     strokes.setOnAction(e -> add());
@@ -61,6 +62,7 @@ final class PassPanel extends VBox {
     TextField field = new TextField();
     field.setId(id);
     field.setPromptText(prompt);
+    field.setAccessibleText(prompt);
     field.setPrefColumnCount(letters);
     return field;
   }

@@ -65,6 +65,7 @@ final class FacePanel extends VBox {
     measure.faceProperty().addListener((o, was, is) -> picks.show(is));
     ComboBox<String> size = new ComboBox<>();
     size.setId("probe-grid");
+    size.setAccessibleText("places to probe");
     size.getItems().setAll("3 by 3", "5 by 5", "7 by 7", "9 by 9");
     size.setValue("5 by 5");
     Button probe = new Button("Probe it anew");

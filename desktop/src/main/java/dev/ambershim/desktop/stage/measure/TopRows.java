@@ -46,6 +46,7 @@ final class TopRows extends VBox {
     super(8);
     this.model = model;
     name.setId("new-top");
+    name.setAccessibleText("name of another top");
     name.setPromptText("another top");
     name.setPrefColumnCount(12);
     name.setOnAction(e -> add());

@@ -61,6 +61,7 @@ final class KitPanel extends VBox {
     packs.setId("kit-packs");
     wrong.setId("pack-wrong");
     supply.setId("pack-supply");
+    supply.setAccessibleText("kind of supply");
     supply.getItems().setAll(Arrays.stream(Supply.values()).map(Supply::words).toList());
     Picks.follow(supply, words -> suggest());
     Button add = new Button("Put on the shelf");
@@ -91,6 +92,7 @@ final class KitPanel extends VBox {
     field.setId(id);
     field.setPrefWidth(width);
     field.setPromptText(prompt);
+    field.setAccessibleText(prompt);
     return field;
   }
 

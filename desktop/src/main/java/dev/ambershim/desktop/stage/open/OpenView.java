@@ -49,6 +49,7 @@ public final class OpenView implements StageView {
     bench = model.workbench();
     answer.lookup("#open-answer").getStyleClass().add("long");
     hours.setId("open-hours");
+    hours.setAccessibleText("the steps in time");
     hoursPanel.getStyleClass().add("panel");
     steps = new StepList(model, "open-steps");
     lessons.getStyleClass().add("panel");

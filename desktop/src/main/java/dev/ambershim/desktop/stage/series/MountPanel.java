@@ -52,6 +52,7 @@ final class MountPanel extends VBox {
     wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
     note.setPromptText("mess, ease of cleaning");
     why.setPromptText("why it was spoiled");
+    why.setAccessibleText("why it was spoiled");
     lift = new LiftPanel(shell, desk, model, this::trying);
     entry = figures(desk, conduct);
     getChildren().addAll(due, hint, entry, spoiling(), lift, wrong);

@@ -26,6 +26,7 @@ final class JobWords extends VBox {
     getStyleClass().add("panel");
     notes.setId("notes");
     notes.setPromptText("Notes on this job");
+    notes.setAccessibleText("notes on this job");
     notes.setPrefRowCount(2);
     notes.setWrapText(true);
     text(title, "title", "job title", Job::title, Job::withTitle);
@@ -67,6 +68,7 @@ final class JobWords extends VBox {
       Function<Job, String> read,
       BiFunction<Job, String, Job> write) {
     field.setId(id);
+    field.setAccessibleText(what);
     field.disableProperty().bind(model.readOnlyProperty());
     Runnable keep =
         () -> {

@@ -58,6 +58,7 @@ final class ReadingRows extends VBox {
     TextField field = new TextField();
     field.setId(id);
     field.setPromptText(prompt);
+    field.setAccessibleText(prompt.equals("W") ? "heat" : prompt);
     field.setPrefWidth(66);
     return field;
   }

@@ -1,0 +1,81 @@
+package dev.ambershim.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.desktop.model.Handbook;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import org.junit.jupiter.api.Test;
+
+/** The handbook in the window: the page for the place one is in, its links, its search. */
+class HelpTest extends DesktopTest {
+  private String title() {
+    return ((Text) node("help-text").lookup(".page-title .page-text")).getText();
+  }
+
+  @Test
+  void everyPlaceHasItsPage() {
+    open();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    worked();
+    for (Stage at : Stage.values()) {
+      onFx(() -> model.stageProperty().set(at));
+      press(KeyCode.F1);
+      Handbook.Page page =
+          Handbook.read().page(at.name().toLowerCase(Locale.ROOT), false).orElseThrow();
+      assertThat(title()).isEqualTo(page.title());
+      press(KeyCode.F1);
+      assertThat(stage.getScene().lookup("#help-text")).isNull();
+    }
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+    press(KeyCode.F1);
+    assertThat(title()).isEqualTo("Which is best?");
+    press(KeyCode.ESCAPE);
+    press(KeyCode.CONTROL, KeyCode.L);
+    press(KeyCode.F1);
+    assertThat(title()).containsIgnoringCase("logbook");
+    onFx(() -> ((Button) node("help-keys")).fire());
+    assertThat(node("key-map").isVisible()).isTrue();
+  }
+
+  @Test
+  void itIsSearchedAndItsLinksLead() throws IOException {
+    open();
+    press(KeyCode.F1);
+    assertThat(title()).isEqualTo("Handbook");
+    Hyperlink link =
+        (Hyperlink)
+            node("help-text").lookupAll(".hyperlink").stream()
+                .filter(n -> ((Hyperlink) n).getText().equals("Keep"))
+                .findFirst()
+                .orElseThrow();
+    onFx(link::fire);
+    assertThat(title()).isEqualTo("10 Keep");
+    onFx(() -> ((TextField) node("help-search")).setText("studentized range"));
+    ListView<?> found = (ListView<?>) node("help-list");
+    assertThat(found.getItems()).hasSize(1);
+    onFx(() -> node("help-search").requestFocus());
+    press(KeyCode.ENTER);
+    assertThat(title()).isEqualTo("Which is best?");
+    Path target = folder.resolve("report.txt");
+    when(picker.save(any(), any(), any(), any())).thenReturn(Optional.of(target));
+    onFx(() -> ((Button) node("help-wrong")).fire());
+    worked();
+    assertThat(Files.readString(target)).startsWith("Amber Shim ").contains("os.name: ");
+    onFx(() -> ((TextField) node("help-search")).setText("zebra unicorn"));
+    assertThat(found.getItems()).isEmpty();
+  }
+}
