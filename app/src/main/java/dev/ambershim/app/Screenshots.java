@@ -124,12 +124,13 @@ public final class Screenshots extends Application {
             this::told));
     shots.add(
         new Shot(
-            "open",
+            "begin",
             () -> {
               shell.closeSheet();
-              go(Stage.OPEN);
+              press(KeyCode.N, true);
             },
-            this::planned));
+            this::begun));
+    shots.add(new Shot("open", () -> go(Stage.OPEN), this::planned));
     shots.add(
         new Shot(
             "bench",
@@ -140,16 +141,8 @@ public final class Screenshots extends Application {
             this::planned));
     shots.add(
         new Shot(
-            "rescue",
-            () -> {
-              press(KeyCode.M, false);
-              press(KeyCode.E, false);
-            }));
-    shots.add(
-        new Shot(
             "clean",
             () -> {
-              press(KeyCode.ESCAPE, false);
               press(KeyCode.F2, false);
               cleaned();
             },
@@ -207,6 +200,10 @@ public final class Screenshots extends Application {
         .findFirst()
         .orElseThrow()
         .id();
+  }
+
+  private boolean begun() {
+    return scene.lookup("#begin-options") != null;
   }
 
   private boolean planned() {

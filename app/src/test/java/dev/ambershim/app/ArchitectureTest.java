@@ -43,6 +43,7 @@ class ArchitectureTest {
           "Tooltip",
           "Label",
           "ContextMenu",
+          "Hyperlink",
           "TextInputControl");
 
   private static final List<String> CORE =
@@ -69,6 +70,40 @@ class ArchitectureTest {
     }
     return rule;
   }
+
+  /**
+   * Nothing goes over a network: only the height gauge has a socket, and it stays on the machine.
+   */
+  @ArchTest
+  static final ArchRule NO_NETWORK =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("dev.ambershim.sensors.gauge..")
+          .should()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.net.Socket")
+          .orShould()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.net.ServerSocket")
+          .orShould()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.net.DatagramSocket")
+          .orShould()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.net.InetAddress")
+          .orShould()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.net.URLConnection")
+          .orShould()
+          .callMethod(java.net.URL.class, "openStream")
+          .orShould()
+          .callMethod(java.net.URL.class, "openConnection")
+          .orShould()
+          .dependOnClassesThat()
+          .resideInAPackage("java.net.http..")
+          .orShould()
+          .dependOnClassesThat()
+          .haveSimpleNameEndingWith("SocketChannel");
 
   @ArchTest
   static final ArchRule CORE_IS_PURE =

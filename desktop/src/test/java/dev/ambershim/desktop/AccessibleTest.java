@@ -24,6 +24,10 @@ class AccessibleTest extends DesktopTest {
 
   private void look(String place) {
     worked();
+    // What lies below the fold is built a few frames later.
+    for (int i = 0; i < 4; i++) {
+      settle();
+    }
     walk(stage.getScene().getRoot(), place);
   }
 

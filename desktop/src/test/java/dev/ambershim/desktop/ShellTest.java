@@ -16,7 +16,9 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.frame.FrameView;
 import dev.ambershim.desktop.model.Message;
 import dev.ambershim.desktop.model.Theme;
+import dev.ambershim.desktop.model.Traffic;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.logbook.report.Printers;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
 import java.io.IOException;
@@ -33,6 +35,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
@@ -48,7 +51,7 @@ class ShellTest extends DesktopTest {
   @Test
   void anEmptyLogbookTeaches() {
     open();
-    assertThat(text("begin-answer")).startsWith("Pick the kind of chip");
+    until("it forecasts", 60, () -> text("begin-answer").contains("in eight cases"));
     assertThat(node("empty-example").isVisible()).isTrue();
     press(KeyCode.CONTROL, KeyCode.Z);
     press(KeyCode.CONTROL, KeyCode.P);
@@ -414,5 +417,34 @@ class ShellTest extends DesktopTest {
     press(KeyCode.ESCAPE);
     settle();
     assertThat(stage.getScene().lookup("#with-before")).isNull();
+  }
+
+  /** A machine without a printer says so, and offers the file. */
+  @Test
+  void printingSaysWhichPrintersThereAre() {
+    open();
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+    assertThat(stage.getScene().lookup("#print-go")).isNull();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    worked();
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+    until("printers were looked for", () -> !text("print-said").startsWith("Looking"));
+    boolean none = Printers.names().isEmpty();
+    assertThat(node("print-go").isDisabled()).isEqualTo(none);
+    assertThat(text("print-said").startsWith("This machine knows no printer.")).isEqualTo(none);
+    onFx(() -> model.traffic().print(Traffic.Paper.CERTIFICATE, "no such printer"));
+    worked();
+    assertThat(text("message")).contains("is not there any more");
+  }
+
+  @Test
+  void theAnswerIsCopied() {
+    openWithJob();
+    until("it is weighed", 60, () -> text("weigh-answer").contains("in eight cases"));
+    press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.C);
+    settle();
+    onFx(
+        () ->
+            assertThat(Clipboard.getSystemClipboard().getString()).isEqualTo(text("weigh-answer")));
   }
 }

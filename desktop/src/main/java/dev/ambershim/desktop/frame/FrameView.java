@@ -7,6 +7,7 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.frame.Inquiries.Asked;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Trouble;
+import dev.ambershim.desktop.widget.Copying;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.FileDialogs;
 import dev.ambershim.desktop.widget.FilePicker;
@@ -383,6 +384,24 @@ public final class FrameView extends StackPane implements Desk {
       closeSheet();
     } else {
       showSheet("Keys", KeysSheet.content());
+    }
+  }
+
+  /** Prints the report or the certificate of the open job. */
+  void showPrint() {
+    if (model.jobProperty().get() == null) {
+      model.say("Begin a job first: press Ctrl+N.");
+      return;
+    }
+    showSheet("Print", PrintSheet.content(model, this::closeSheet, files::writeReport));
+  }
+
+  /** Copies the answer that is on screen, as a sentence. */
+  void copyAnswer() {
+    Node answer = middle.getContent() == null ? null : middle.getContent().lookup(".answer");
+    if (answer instanceof Label said && !said.getText().isBlank()) {
+      Copying.sentence(said.getText());
+      model.say("Copied: the answer.");
     }
   }
 

@@ -39,6 +39,8 @@ enum Key {
       v -> v.onStage(StageView::accept)),
   SIDE("Ctrl+B", "section before or after", FrameView::toggleSide),
   REPORT("Ctrl+P", "write the report (PDF or HTML)", v -> v.files().writeReport()),
+  PRINT("Ctrl+Shift+P", "print the report or the certificate", FrameView::showPrint),
+  COPY("Ctrl+Shift+C", "copy the answer as a sentence", FrameView::copyAnswer),
   RESULTS("Ctrl+R", "write the results (JSON or CSV)", v -> v.files().writeResults()),
   EXPORT("Ctrl+E", "write the job as a bundle", v -> v.files().writeBundle()),
   IMPORT("Ctrl+I", "take in a job bundle", v -> v.files().takeBundle()),

@@ -13,6 +13,8 @@ import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.logbook.bundle.JobBundle;
 import dev.ambershim.logbook.formats.RungCsv;
+import dev.ambershim.logbook.report.Certificate;
+import dev.ambershim.logbook.report.Printers;
 import dev.ambershim.logbook.report.ReportFiles;
 import dev.ambershim.logbook.store.LeftRuns;
 import dev.ambershim.logbook.store.LogFiles;
@@ -50,6 +52,49 @@ public final class Traffic {
         "report",
         target,
         () -> ReportFiles.write(now, weighed, this::photo, writing, today, target));
+  }
+
+  /** What can be printed of a job. */
+  public enum Paper {
+    REPORT("the report"),
+    CERTIFICATE("the certificate");
+
+    private final String words;
+
+    Paper(String words) {
+      this.words = words;
+    }
+
+    /** It in words. */
+    public String words() {
+      return words;
+    }
+  }
+
+  /** Finds the printers of this machine. */
+  public void printers(Consumer<List<String>> found) {
+    model.work().submit("looking for printers", progress -> Printers.names(), found);
+  }
+
+  /** Prints a paper of the open job. */
+  public void print(Paper paper, String printer) {
+    Assessment now = model.assessmentProperty().get();
+    Notation writing = model.notationProperty().get();
+    LocalDate today = LocalDate.now(ZoneId.systemDefault());
+    Optional<Weighing> weighed = Optional.ofNullable(model.weighingProperty().get());
+    model
+        .work()
+        .submit(
+            "printing " + paper.words(),
+            progress -> {
+              Printers.print(
+                  paper == Paper.REPORT
+                      ? ReportFiles.whole(now, weighed, this::photo, writing, today.toString())
+                      : Certificate.of(now, this::photo, writing, Notation.date(today)),
+                  printer);
+              return printer;
+            },
+            done -> model.say("On its way to " + done + ": " + paper.words() + "."));
   }
 
   /** A photo's bytes, if it is there. Call on a line of work. */

@@ -31,6 +31,7 @@ public final class AnswerPane extends VBox {
   public AnswerPane(String question, String answerId) {
     super(6);
     answer.setId(answerId);
+    Copying.offer(answer);
     show.setId("show-working");
     working.getStyleClass().addAll("panel", "working");
     working.visibleProperty().bind(show.selectedProperty());

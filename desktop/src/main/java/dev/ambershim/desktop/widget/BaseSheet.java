@@ -21,6 +21,7 @@ public final class BaseSheet {
           "label",
           "mnemonic-underline",
           "button",
+          "hyperlink",
           "small",
           "toggle-button",
           "check-box",

@@ -2,7 +2,6 @@ package dev.ambershim.desktop.widget;
 
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -32,7 +31,7 @@ public final class Labels {
     Label said = line(name);
     for (Node node : box) {
       // A screen reader says the name with the box.
-      if (said.getLabelFor() == null && node instanceof Control && !(node instanceof Label)) {
+      if (said.getLabelFor() == null && node.isFocusTraversable()) {
         said.setLabelFor(node);
       }
     }

@@ -46,6 +46,7 @@ public final class PictureView extends Region {
   public PictureView() {
     getChildren().add(canvas);
     setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+    Copying.offer(this);
     canvas.setOnMouseClicked(
         e -> {
           String part = partAt(e.getX(), e.getY());

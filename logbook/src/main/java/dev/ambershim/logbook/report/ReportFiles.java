@@ -55,12 +55,20 @@ public final class ReportFiles {
       Notation notation,
       String date,
       Path target) {
-    Report report =
-        Report.of(assessment, weighing, notation, date)
-            .with(Measured.of(assessment.job(), notation))
-            .with(Closed.of(assessment.job(), notation))
-            .with(Diary.of(assessment.job(), notation, ZoneId.systemDefault(), photos));
-    write(report, target);
+    write(whole(assessment, weighing, photos, notation, date), target);
+  }
+
+  /** The report with the photos of its diary. */
+  public static Report whole(
+      Assessment assessment,
+      Optional<Weighing> weighing,
+      Function<Photo, Optional<byte[]>> photos,
+      Notation notation,
+      String date) {
+    return Report.of(assessment, weighing, notation, date)
+        .with(Measured.of(assessment.job(), notation))
+        .with(Closed.of(assessment.job(), notation))
+        .with(Diary.of(assessment.job(), notation, ZoneId.systemDefault(), photos));
   }
 
   /** Writes any report, the kind by the file's ending. */

@@ -15,14 +15,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.function.DoubleConsumer;
+import java.util.regex.Pattern;
 import org.slf4j.LoggerFactory;
 
 /**
- * Readings of a height gauge, as they come: from a socket, {@code host:port}, or from a stream, the
- * path of a serial line or pipe. Readings arrive on a thread of its own.
+ * Readings of a height gauge, as they come: from a socket of this machine, {@code localhost:port},
+ * or from a stream, the path of a serial line or pipe. Readings arrive on a thread of its own.
+ * Nothing here goes over a network, so another machine is refused before its name is looked up.
  */
 public final class HeightGauge implements AutoCloseable {
   private static final int PATIENCE = 2000;
+
+  /** Names and addresses of this machine, which need no looking up. */
+  private static final Pattern HERE =
+      Pattern.compile("localhost|127(\\.\\d{1,3}){3}|\\[::1\\]", Pattern.CASE_INSENSITIVE);
 
   /** A reading with its unit has some twenty letters. */
   private static final int MOST_LETTERS = 64;
@@ -43,21 +49,28 @@ public final class HeightGauge implements AutoCloseable {
   /**
    * Connects.
    *
-   * @param address {@code host:port}, or a path
+   * @param address {@code localhost:port}, or a path
    * @param readings takes each reading, mm
    * @param ended told when the gauge goes away by itself
-   * @throws Problem {@code gauge.lost} if it cannot be reached
+   * @throws Problem {@code gauge.lost} if it cannot be reached, {@code gauge.far} if it is on
+   *     another machine
    */
   public static HeightGauge at(String address, DoubleConsumer readings, Runnable ended) {
     String text = address.strip();
     try {
       if (text.matches("[^/\\\\]+:\\d{1,5}")) {
         int colon = text.lastIndexOf(':');
+        String host = text.substring(0, colon);
+        if (!HERE.matcher(host).matches()) {
+          throw new Problem(
+              "gauge.far",
+              Place.field(text),
+              "That is another machine, and Amber Shim does not use a network.",
+              "Bring the gauge's line to this machine, and give localhost:port or its path.");
+        }
         Socket socket = new Socket();
         socket.connect(
-            new InetSocketAddress(
-                text.substring(0, colon), Integer.parseInt(text.substring(colon + 1))),
-            PATIENCE);
+            new InetSocketAddress(host, Integer.parseInt(text.substring(colon + 1))), PATIENCE);
         return new HeightGauge(socket, socket.getInputStream(), readings, ended);
       }
       return new HeightGauge(null, Files.newInputStream(Path.of(text)), readings, ended);
@@ -66,7 +79,7 @@ public final class HeightGauge implements AutoCloseable {
           "gauge.lost",
           Place.field(text.isEmpty() ? "height gauge" : text),
           "No height gauge answers there.",
-          "Switch it on, and give host:port or the path of its line.",
+          "Switch it on, and give localhost:port or the path of its line.",
           e);
     }
   }

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Random;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CountDownLatch;
@@ -102,5 +103,15 @@ class HeightGaugeTest {
         .hasMessageContaining("No height gauge answers");
     assertThatThrownBy(() -> HeightGauge.at("/no/such/line", r -> {}, () -> {}))
         .isInstanceOf(Problem.class);
+  }
+
+  /** Nothing goes over a network, not even a name that would have to be looked up. */
+  @Test
+  void anotherMachineIsRefused() {
+    for (String far : List.of("192.0.2.7:4000", "gauge.example:4000", "127.0.0.1.example:4000")) {
+      assertThatThrownBy(() -> HeightGauge.at(far, v -> {}, () -> {}))
+          .isInstanceOf(Problem.class)
+          .hasMessageContaining("another machine");
+    }
   }
 }

@@ -58,7 +58,7 @@ final class GaugePanel extends VBox {
     TextField address = new TextField();
     address.setId("gauge-address");
     address.setAccessibleText("where the height gauge is");
-    address.setPromptText("host:port or path; or none");
+    address.setPromptText("localhost:port or path; or none");
     address.setPrefColumnCount(15);
     Button connect = new Button("Connect a height gauge");
     connect.setId("gauge-connect");

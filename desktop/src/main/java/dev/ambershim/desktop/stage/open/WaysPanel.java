@@ -56,6 +56,7 @@ final class WaysPanel extends VBox {
     for (School school : asked) {
       ComboBox<String> box = new ComboBox<>();
       box.setId("way-" + school.name().toLowerCase(Locale.ROOT));
+      box.setAccessibleText(school.question());
       box.getItems().setAll(school.ways().stream().map(Way::words).toList());
       Picks.follow(box, words -> take(school, words));
       Label account = Labels.wrapped("", "hint");
