@@ -48,6 +48,7 @@ import java.util.Optional;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
@@ -55,6 +56,7 @@ import picocli.CommandLine;
 /**
  * What a stage says of the demo's jobs reads the same in the reports, in JSON and from a command.
  */
+@Tag("slow")
 class AnswersTest {
   /** Far enough ahead that the minute in which the test runs does not matter. */
   private final LocalDateTime morning =

@@ -42,10 +42,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** How long a sentence may be that a person has to read at the bench. */
+@Tag("slow")
 class PlainWordsTest {
   /** A sentence that is read aloud without a second breath. */
   private static final int MOST_WORDS = 30;

@@ -11,6 +11,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.io.TempDir;
  * {@code diagnose} as a person types it. Both cases were simulated by a script that shares no code
  * with this project; what is wrong is in their names.
  */
+@Tag("slow")
 class DiagnoseCommandTest {
   @TempDir Path folder;
 

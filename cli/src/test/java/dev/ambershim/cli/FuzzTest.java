@@ -38,6 +38,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -46,6 +47,7 @@ import org.junit.jupiter.api.io.TempDir;
  * of ours; a bundle is refused with a problem, or can be shown, reported and written out. By chance
  * with a fixed seed; {@code -Dfuzz.inputs=1000000} asks for as many.
  */
+@Tag("slow")
 class FuzzTest {
   private static final int INPUTS = Integer.getInteger("fuzz.inputs", 2000);
   private static final long SEED = Long.getLong("fuzz.seed", 7);

@@ -8,10 +8,12 @@ import dev.ambershim.logbook.store.Json;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** {@code record} from the command line, on the rig and on a made tree of sensor files. */
+@Tag("slow")
 class RecordCommandTest {
   @TempDir Path folder;
 

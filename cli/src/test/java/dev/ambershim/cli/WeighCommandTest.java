@@ -19,10 +19,12 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** {@code weigh} as a person types it. */
+@Tag("slow")
 class WeighCommandTest {
   @TempDir Path folder;
 

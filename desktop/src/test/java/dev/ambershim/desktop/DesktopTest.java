@@ -28,6 +28,7 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 import org.mockito.Mockito;
@@ -37,6 +38,7 @@ import org.testfx.api.FxToolkit;
  * A real window on a logbook of its own, driven by keys and mouse. Tests run on the JavaFX thread;
  * the window goes on with its own work while they wait.
  */
+@Tag("slow")
 @ExtendWith(FxThread.class)
 public abstract class DesktopTest {
   @TempDir protected Path folder;

@@ -2,6 +2,7 @@ package dev.ambershim.bench.coverage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -10,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  * Intervals of comparisons against runs that are stepped in time by two lumps and know nothing of
  * how they are judged. A band of three standard errors lies around 95 % of a hundred cases.
  */
+@Tag("slow")
 class CompareCoverageTest {
   private static final int REPEATS = 100;
   private static final double LEAST = 0.95 - 3 * 0.022;

@@ -2,9 +2,11 @@ package dev.ambershim.bench.coverage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Drift and ordinary use against histories and chips that share no code with them. */
+@Tag("slow")
 class KeepCoverageTest {
   @Test
   void driftHolds() {

@@ -2,9 +2,11 @@ package dev.ambershim.bench.coverage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Series against benches that share no code with their judgement. */
+@Tag("slow")
 class SeriesCoverageTest {
   @Test
   void pairsHoldTogetherWhereMountsAreMissing() {

@@ -28,11 +28,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Editing a job, and what follows from one. */
+@Tag("slow")
 class JobTest {
   private static final Responses SOLVED = new Responses();
 

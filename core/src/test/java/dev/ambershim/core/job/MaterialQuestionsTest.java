@@ -33,11 +33,13 @@ import dev.ambershim.core.stage.coat.PasteQuestion;
 import dev.ambershim.core.stage.measure.FitQuestion;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Doses, paste, screws and the first start, as questions to a job. */
+@Tag("slow")
 class MaterialQuestionsTest {
   private static final Job LIDDED = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8");
 

@@ -20,6 +20,7 @@ import dev.ambershim.core.plan.Way;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Tag;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 
@@ -28,6 +29,8 @@ import net.jqwik.api.constraints.IntRange;
  * on" at any step from the first coat on. What is forbidden is told here again, by the trade's own
  * rule, and not by the table that the plan reads.
  */
+@Tag("slow")
+@org.junit.jupiter.api.Tag("slow")
 class NoForbiddenPlanTest {
   private static final Set<MetalFace> EATEN =
       Set.of(

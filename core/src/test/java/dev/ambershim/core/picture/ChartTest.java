@@ -18,9 +18,11 @@ import java.util.SplittableRandom;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Runs over any stretch of time: thinned without losing a peak, read, marked, written. */
+@Tag("slow")
 class ChartTest {
   private static final int PEAK = 61_237;
 

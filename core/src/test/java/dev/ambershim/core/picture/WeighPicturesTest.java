@@ -24,9 +24,11 @@ import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The options on one axis, and the two heat maps in one scale. */
+@Tag("slow")
 class WeighPicturesTest {
   private static Weighing weighing;
 

@@ -14,12 +14,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** Whole plans walked from first to last: every seat, arrival and option that exists there. */
+@Tag("slow")
 class PlanWalkTest {
   static Stream<Arguments> combinations() {
     List<Arguments> all = new ArrayList<>();

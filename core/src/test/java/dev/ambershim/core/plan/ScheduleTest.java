@@ -18,9 +18,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.hipparchus.random.RandomDataGenerator;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Whole plans in time. */
+@Tag("slow")
 class ScheduleTest {
   private static final Instant NOON = Instant.parse("2026-06-15T12:00:00Z");
   private static final Plan GLUED = Plan.of(Cases.of(Arrival.PASTED, OptionKind.METAL_GLUED));

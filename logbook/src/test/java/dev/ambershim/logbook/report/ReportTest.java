@@ -108,6 +108,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.xml.sax.SAXException;
@@ -115,6 +116,7 @@ import org.xml.sax.SAXException;
 /**
  * Reports and results, read back with other eyes: a PDF text stripper, an XML parser, a CSV reader.
  */
+@Tag("slow")
 class ReportTest {
   @TempDir Path folder;
   private Assessment assessment;

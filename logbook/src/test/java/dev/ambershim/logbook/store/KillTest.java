@@ -15,6 +15,7 @@ import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import java.util.spi.ToolProvider;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
@@ -27,6 +28,7 @@ import org.junit.jupiter.params.provider.ValueSource;
  * through it side by side, fifty kills in all.
  */
 @Execution(ExecutionMode.CONCURRENT)
+@Tag("slow")
 class KillTest {
   private static final int KILLS = Integer.getInteger("kills", 25);
 

@@ -15,10 +15,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** One core after another, on a machine of two cores that follows at once. */
+@Tag("slow")
 class OneByOneTest {
   private static final OneByOne.Times SHORT = new OneByOne.Times(6, 4, 2);
 

@@ -28,10 +28,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The rig behaves as physics has it, and each fault leaves its own mark in a conducted run. */
+@Tag("slow")
 class ConductionRigTest {
   private static final StartingPoint POINT = StartingPoint.DESKTOP_ONE_DIE_PASTE;
 

@@ -20,11 +20,13 @@ import dev.ambershim.core.stage.weigh.CorePattern;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalLong;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The response against the conduction engine itself, solved finely at figures in between. */
+@Tag("slow")
 class ResponseTest {
   private static final double[][] FIGURES = {
     {0, 0, 0, 0}, {0.4, -0.5, 0.1, 0.3}, {-0.8, 0.6, -0.15, -0.3}

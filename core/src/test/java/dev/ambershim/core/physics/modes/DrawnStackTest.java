@@ -14,9 +14,11 @@ import dev.ambershim.core.physics.conduction.ThicknessMap;
 import java.util.Arrays;
 import java.util.OptionalLong;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Draws of joints and heats against the solver itself. */
+@Tag("slow")
 class DrawnStackTest {
   private static StackCase drawn(StackCase stack, Random random) {
     StackLayer inner = stack.layers().get(1);

@@ -18,9 +18,11 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.ShrinkingMode;
+import net.jqwik.api.Tag;
 import net.jqwik.api.constraints.IntRange;
 
 /** What must hold of any stack of boxes. */
+@Tag("slow")
 class ModesPropertiesTest {
   private static final double COOLANT = 25;
 

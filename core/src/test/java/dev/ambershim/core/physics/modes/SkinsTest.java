@@ -15,11 +15,13 @@ import dev.ambershim.core.physics.multigrid.CellSolver;
 import dev.ambershim.core.physics.multigrid.Team;
 import java.util.List;
 import java.util.OptionalLong;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Pastes, films, platings and foils that are given as solid layers. */
+@Tag("slow")
 class SkinsTest {
   /** The multigrid needs a hundred thousand cells where the modes need a few thousand. */
   private static final long FEW = 40_000;

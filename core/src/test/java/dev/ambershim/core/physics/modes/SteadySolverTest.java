@@ -24,9 +24,11 @@ import java.util.OptionalLong;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The modal solver against solutions that are known exactly, and against the multigrid. */
+@Tag("slow")
 class SteadySolverTest {
   private static final double SHARE = 0.001;
 

@@ -21,9 +21,11 @@ import java.util.OptionalLong;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The steady solver against solutions that are known exactly. */
+@Tag("slow")
 class CellSolverTest {
   private static final double SHARE = 0.005;
 

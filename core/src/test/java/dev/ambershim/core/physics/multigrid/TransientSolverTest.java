@@ -16,9 +16,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalLong;
 import org.hipparchus.special.Erf;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The solution in time against solutions that are known exactly. */
+@Tag("slow")
 class TransientSolverTest {
   private static final double COPPER = 3.44e6;
 

@@ -12,6 +12,7 @@ import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.RealVector;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -20,6 +21,7 @@ import org.junit.jupiter.api.Test;
  * Polymeric Liquids</i>, and Hamrock, <i>Fundamentals of Fluid Film Lubrication</i> (both from
  * memory; each formula is derived again beside its test).
  */
+@Tag("slow")
 class SqueezeTest {
   private static final PasteFlow OIL = new PasteFlow(200, 0);
 

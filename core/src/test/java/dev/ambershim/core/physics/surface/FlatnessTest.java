@@ -23,6 +23,7 @@ import org.hipparchus.optim.linear.NonNegativeConstraint;
 import org.hipparchus.optim.linear.Relationship;
 import org.hipparchus.optim.linear.SimplexSolver;
 import org.hipparchus.optim.nonlinear.scalar.GoalType;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,6 +33,7 @@ import org.junit.jupiter.params.provider.ValueSource;
  * Flatness by ISO 12781-1 against general-purpose libraries: least squares by EJML's QR, the
  * minimum zone by Hipparchus' simplex method and by trying every four places.
  */
+@Tag("slow")
 class FlatnessTest {
   private static List<ProbedPoint> scatter(long seed, int count) {
     SplittableRandom random = new SplittableRandom(seed);

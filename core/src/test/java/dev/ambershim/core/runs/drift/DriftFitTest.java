@@ -9,10 +9,12 @@ import java.util.Collections;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
+@Tag("slow")
 class DriftFitTest {
   /**
    * Annual flow of the Nile at Aswan, 1871 to 1970, 10⁸ m³: Cobb 1978, Biometrika 65, 243, who

@@ -13,10 +13,12 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
+@Tag("slow")
 class EverydayFitTest {
   private static Everyday told(RunLog... logs) {
     return EverydayFit.of(List.of(logs), OptionalDouble.empty(), 0.3);

@@ -10,11 +10,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The verdict in each of its words, and what it rests on. */
+@Tag("slow")
 class ComparisonTest {
   private static Synthetic made(double rise) {
     Synthetic made = new Synthetic();

@@ -7,11 +7,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Interval coverage by simulation with known truth: 95 % intervals must hold 92 to 98 % of it. */
+@Tag("slow")
 class CoverageTest {
   @ParameterizedTest
   @CsvSource({"0.0,600", "0.5,600", "0.8,900", "0.9,900", "0.95,1800", "0.97,3600"})

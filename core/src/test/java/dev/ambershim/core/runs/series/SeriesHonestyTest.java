@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Series with truths of their own: how often what is told is so. */
+@Tag("slow")
 class SeriesHonestyTest {
   private static final int SERIES = 160;
 

@@ -7,8 +7,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("slow")
 class TwoFactorsTest {
   private static Judged judge(List<Mount> mounts) {
     return SeriesFit.of(mounts, 0.5, Optional.empty());

@@ -33,11 +33,13 @@ import dev.ambershim.core.stage.close.MountAnswer;
 import dev.ambershim.core.stage.close.TurnsPicture;
 import java.util.Arrays;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Drops at true size, paste from above, the closed lid and the turns, as they are drawn. */
+@Tag("slow")
 class DosePicturesTest {
   private static final Job CHIPLETS = Job.from(StartingPoint.DESKTOP_CHIPLETS_SOLDER, "Fennel F16");
   private static final Job ONE = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8");

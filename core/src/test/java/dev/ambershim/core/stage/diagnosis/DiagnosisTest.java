@@ -29,9 +29,11 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ForkJoinPool;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Causes of hidden faults, and how honest their probabilities are. */
+@Tag("slow")
 class DiagnosisTest {
   private static final List<CauseKind> KINDS =
       Arrays.stream(CauseKind.values()).filter(k -> k != CauseKind.NONE_OF_THESE).toList();

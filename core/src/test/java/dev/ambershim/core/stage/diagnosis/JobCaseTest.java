@@ -25,9 +25,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** A side of a job as a case, and what its stages make of the causes. */
+@Tag("slow")
 class JobCaseTest {
   private static final Job PLAIN = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4");
   private static final double[] CROOKED = {100, 97, 94, 91, 89, 86, 83, 80};

@@ -15,8 +15,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("slow")
 class SeriesAnswerTest {
   /** The same scatter each time. */
   private static List<Mount> mounts(int blocks, double wobble, double... levels) {

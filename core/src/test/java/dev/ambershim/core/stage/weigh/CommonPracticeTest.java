@@ -9,6 +9,7 @@ import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.plan.OptionKind;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -17,6 +18,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  * Forecasts without any reading against what people commonly see. Common practice: there is no
  * source, and the bounds are wide on purpose.
  */
+@Tag("slow")
 class CommonPracticeTest {
   private static double gain(TypicalChips chip, OptionKind kind) {
     return Solved.weigh(chip.question, WhatIf.AS_IT_IS).option(kind).gainKelvin();

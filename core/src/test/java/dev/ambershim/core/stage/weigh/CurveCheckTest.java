@@ -13,11 +13,13 @@ import dev.ambershim.core.plan.Terms;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.mockito.Mockito;
 
+@Tag("slow")
 class CurveCheckTest {
   private static Question question(StartingPoint point) {
     Situation now =

@@ -20,6 +20,7 @@ import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.stage.Assessment;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -29,6 +30,7 @@ import org.junit.jupiter.params.provider.EnumSource;
  * The thin forecast. The ranges in kelvin are common practice, without a source, and serve as wide
  * checks only.
  */
+@Tag("slow")
 class ForecastTest {
   private static final Responses SOLVED = new Responses();
 

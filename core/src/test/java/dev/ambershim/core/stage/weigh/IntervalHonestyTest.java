@@ -20,6 +20,7 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -28,6 +29,7 @@ import org.junit.jupiter.params.provider.CsvSource;
  * with their errors, the forecast is made from the readings, and it is counted how often the true
  * gain lies in the interval that holds eight cases in ten.
  */
+@Tag("slow")
 class IntervalHonestyTest {
   private static final int TRUTHS = 400;
   private static final Weighing.Draws.Load LOAD = new Weighing.Draws.Load(150, 22, 0);

@@ -18,12 +18,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
  * The draws against Bayes' rule by brute force: very many places drawn from the prior, each
  * weighted by the likelihood alone. It needs no peak, no grid and no covariance.
  */
+@Tag("slow")
 class PosteriorTest {
   private static final int PLACES = 200_000;
   private static final Weighing.Draws.Load LOAD = new Weighing.Draws.Load(150, 22, 0);

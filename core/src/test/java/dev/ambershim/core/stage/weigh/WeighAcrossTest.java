@@ -22,6 +22,7 @@ import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.ShrinkingMode;
+import net.jqwik.api.Tag;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
@@ -29,6 +30,8 @@ import org.junit.jupiter.api.Test;
  * What must hold whatever the chip, its seat, its cooler, the power and the room: one answer is
  * changed, and the other must follow.
  */
+@Tag("slow")
+@org.junit.jupiter.api.Tag("slow")
 class WeighAcrossTest {
   private static Build arrival(StartingPoint point, Filling filling, boolean lid) {
     Build bought = point.asBought();

@@ -34,9 +34,11 @@ import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Advice, limits of sense, what readings tell, cores, prices and odds. */
+@Tag("slow")
 class WeighingTest {
   private static final Question PASTE = TypicalChips.MIDDLING_PASTE.question;
 
