@@ -78,4 +78,44 @@ class HelpTest extends DesktopTest {
     onFx(() -> ((TextField) node("help-search")).setText("zebra unicorn"));
     assertThat(found.getItems()).isEmpty();
   }
+
+  @Test
+  void whereAJobStandsIsOneKeyAway() {
+    open();
+    press(KeyCode.CONTROL, KeyCode.K);
+    assertThat(stage.getScene().lookup("#where")).isNull();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    worked();
+    press(KeyCode.CONTROL, KeyCode.K);
+    until("it is told", () -> stage.getScene().lookup("#where-9") != null);
+    onFx(() -> ((Button) node("where-9")).fire());
+    assertThat(model.stageProperty().get()).isEqualTo(Stage.PROVE);
+    assertThat(stage.getScene().lookup("#where")).isNull();
+  }
+
+  /** From the first card to the last by Enter alone, on the example. */
+  @Test
+  void theTourIsWalkedByKeyboard() {
+    open();
+    press(KeyCode.CONTROL, KeyCode.F1);
+    worked();
+    assertThat(text("tour-place")).isEqualTo("1 of 7");
+    for (int card = 2; card <= 7; card++) {
+      press(KeyCode.ENTER);
+      settle();
+      assertThat(text("tour-place")).isEqualTo(card + " of 7");
+    }
+    press(KeyCode.LEFT);
+    settle();
+    assertThat(text("tour-place")).isEqualTo("6 of 7");
+    assertThat(model.stageProperty().get()).isEqualTo(Stage.BASELINE);
+    press(KeyCode.ENTER);
+    press(KeyCode.ENTER);
+    settle();
+    assertThat(stage.getScene().lookup("#tour")).isNull();
+    press(KeyCode.CONTROL, KeyCode.F1);
+    press(KeyCode.ESCAPE);
+    settle();
+    assertThat(stage.getScene().lookup("#tour")).isNull();
+  }
 }

@@ -62,6 +62,7 @@ public final class FrameView extends StackPane implements Desk {
   private final Map<Stage, StageView> built = new EnumMap<>(Stage.class);
   private final BorderPane frame = new BorderPane();
   private final ScrollPane middle = new ScrollPane();
+  private Tour tour;
   private final Function<FrameView, StepsScreen> benches;
   private StepsScreen bench;
   private final Inquiries inquiries;
@@ -232,7 +233,10 @@ public final class FrameView extends StackPane implements Desk {
     Button practise = new Button("Practise  Ctrl+Shift+D");
     practise.setId("empty-practise");
     practise.setOnAction(e -> togglePractise());
-    return List.of(look, take, practise);
+    Button walk = new Button("A tour of one minute  Ctrl+F1");
+    walk.setId("empty-tour");
+    walk.setOnAction(e -> beginTour());
+    return List.of(look, walk, take, practise);
   }
 
   /** The beginning makes room for the job that it began. */
@@ -254,6 +258,8 @@ public final class FrameView extends StackPane implements Desk {
     heldAt = now;
     if (again && (event.getCode() == KeyCode.F2 || atBench) && !typing(event)) {
       // A pedal or a key that is held down must not run through the steps.
+      event.consume();
+    } else if (touring(event)) {
       event.consume();
     } else if (atBench && sheet == null && bench.key(event)) {
       event.consume();
@@ -385,6 +391,68 @@ public final class FrameView extends StackPane implements Desk {
     } else {
       showSheet("Keys", KeysSheet.content());
     }
+  }
+
+  /** A minute's walk through the window, on the open job or the example. */
+  void beginTour() {
+    closeSheet();
+    endTour();
+    leaveBench();
+    if (model.jobProperty().get() == null && model.jobs().isEmpty() && !model.readOnly()) {
+      model.takeExample();
+    }
+    endInquiry();
+    tour = new Tour(model);
+    getChildren().add(tour);
+    frame.requestFocus();
+  }
+
+  private void endTour() {
+    if (tour != null) {
+      getChildren().remove(tour);
+      tour = null;
+    }
+  }
+
+  /** Keys of the tour, while it is on. */
+  private boolean touring(KeyEvent event) {
+    if (tour == null || sheet != null) {
+      return false;
+    }
+    boolean goesOn =
+        switch (event.getCode()) {
+          case ENTER, RIGHT, SPACE -> tour.turn(1);
+          case LEFT -> tour.turn(-1);
+          case ESCAPE -> false;
+          default -> {
+            // Whatever is shown may be tried at once.
+            yield true;
+          }
+        };
+    if (!goesOn) {
+      endTour();
+    }
+    return switch (event.getCode()) {
+      case ENTER, RIGHT, SPACE, LEFT, ESCAPE -> true;
+      default -> false;
+    };
+  }
+
+  /** Shows what each stage of the open job has and asks for. */
+  void showWhere() {
+    if (model.jobProperty().get() == null) {
+      model.say("Begin a job first: press Ctrl+N.");
+      return;
+    }
+    showSheet(
+        "Where you stand",
+        WhereSheet.content(
+            model,
+            stage -> {
+              closeSheet();
+              endInquiry();
+              model.stageProperty().set(stage);
+            }));
   }
 
   /** Prints the report or the certificate of the open job. */

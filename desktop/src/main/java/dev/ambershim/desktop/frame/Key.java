@@ -12,6 +12,7 @@ import javafx.scene.input.KeyEvent;
 enum Key {
   HELP("F1", "the handbook's page for this place", FrameView::toggleHelp),
   KEYS("Shift+F1", "show or hide this key map", FrameView::toggleKeys),
+  TOUR("Ctrl+F1", "a tour of one minute", FrameView::beginTour),
   NEW_JOB("Ctrl+N", "begin a new job", FrameView::showNewJob),
   LOGBOOK("Ctrl+L", "all jobs: open, search, begin", FrameView::showLogbook),
   BEFORE_LOGS("Ctrl+O", "add logs from before the work", v -> v.files().takeLogs(Side.BEFORE)),
@@ -20,6 +21,7 @@ enum Key {
   DIAGNOSIS("Ctrl+D", "why is it hot? and back", FrameView::toggleDiagnosis),
   PRACTISE("Ctrl+Shift+D", "practise: hidden faults, drops, steps", FrameView::togglePractise),
   SERIES("Ctrl+Shift+S", "which is best? a series, and back", FrameView::toggleSeries),
+  WHERE("Ctrl+K", "where you stand: what each stage has and asks for", FrameView::showWhere),
   BENCH("F2", "go to the bench, and back", FrameView::toggleBench),
   RUNG("Ctrl+G", "write down a rung of the clock ladder", FrameView::writeRung),
   UNDO("Ctrl+Z", "undo", v -> v.undo(true)),
