@@ -52,9 +52,13 @@ public record Notation(
 
   /**
    * What people of a country write: decimal mark, times of day and money. Lengths and temperatures
-   * are metric everywhere to begin with, as chips, coolers and their sensors are.
+   * are metric everywhere to begin with, as chips, coolers and their sensors are. A language alone is
+   * no country.
    */
   public static Notation of(Locale locale) {
+    if (locale.getCountry().isEmpty()) {
+      return METRIC;
+    }
     boolean comma = DecimalFormatSymbols.getInstance(locale).getDecimalSeparator() == ',';
     String time =
         DateTimeFormatterBuilder.getLocalizedDateTimePattern(

@@ -118,7 +118,7 @@ class NotationTest {
     assertThat(Notation.of(Locale.US)).isEqualTo(new Notation(false, false, false, true, "$"));
     assertThat(Notation.of(Locale.UK)).isEqualTo(new Notation(false, false, false, false, "£"));
     assertThat(Notation.of(new Locale("pl", "PL")).currency()).isEqualTo("zł");
-    assertThat(Notation.of(Locale.ENGLISH).currency()).isEqualTo(Notation.USUAL_CURRENCY);
+    assertThat(Notation.of(Locale.ENGLISH)).isEqualTo(Notation.METRIC);
     assertThat(Notation.of(Locale.ROOT)).isEqualTo(Notation.METRIC);
   }
 }
