@@ -52,8 +52,8 @@ public record Notation(
 
   /**
    * What people of a country write: decimal mark, times of day and money. Lengths and temperatures
-   * are metric everywhere to begin with, as chips, coolers and their sensors are. A language alone is
-   * no country.
+   * are metric everywhere to begin with, as chips, coolers and their sensors are. A language alone
+   * is no country.
    */
   public static Notation of(Locale locale) {
     if (locale.getCountry().isEmpty()) {

@@ -15,6 +15,11 @@ public final class HeatByClock {
 
   /** Heat at a clock, both by what they are. */
   public static double heat(double clock) {
-    return Math.pow(clock, LIKELY);
+    return heat(clock, LIKELY);
+  }
+
+  /** The same by another power. */
+  public static double heat(double clock, double power) {
+    return Math.pow(clock, power);
   }
 }

@@ -63,6 +63,7 @@ public record CourseAnswer(
     List<String> notes = new ArrayList<>(words.notes());
     notes.addAll(past(given, drift, notation));
     given.limit().ifPresent(l -> notes.add(words.room(l)));
+    given.limit().flatMap(l -> l.doubt(notation)).ifPresent(notes::add);
     return new CourseAnswer(
         given, drift, ahead, reopen, finding(given, drift, words.finding()), reasons, notes);
   }

@@ -8,6 +8,7 @@ import dev.ambershim.core.physics.assembly.FanLaw;
 import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.runs.clocking.HeatByClock;
 import dev.ambershim.core.runs.reading.Role;
+import java.util.Optional;
 
 /**
  * What a person does not want to see the cores at, and what they would give up before: a chip that
@@ -71,9 +72,28 @@ public record Limit(
    * falls with the clock, and the cooler's part with the fans' speed.
    */
   public double riseKelvin() {
+    return riseKelvin(HeatByClock.LIKELY);
+  }
+
+  private double riseKelvin(double power) {
     double fans = FanLaw.resistance(FanLaw.speedAt(louderDecibels));
-    return (celsius - roomCelsius) / HeatByClock.heat(1 - clockLossPercent / 100)
+    return (celsius - roomCelsius) / HeatByClock.heat(1 - clockLossPercent / 100, power)
         + coolerKelvin * (1 - fans);
+  }
+
+  /**
+   * What the date leaves out where clock is given up: how heat goes with it is known from chip to
+   * chip only within a range.
+   */
+  public Optional<String> doubt(Notation notation) {
+    return clockLossPercent == 0
+        ? Optional.empty()
+        : Optional.of(
+            "How much heat goes with that clock differs between chips: the limit is a rise of "
+                + notation.text(riseKelvin(HeatByClock.LOW), Unit.KELVIN)
+                + " to "
+                + notation.text(riseKelvin(HeatByClock.HIGH), Unit.KELVIN)
+                + ". The dates take the likely one.");
   }
 
   /** It in words, such as "95 °C at 5 % less clock". */

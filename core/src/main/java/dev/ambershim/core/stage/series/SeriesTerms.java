@@ -54,8 +54,15 @@ public record SeriesTerms(
       throw new Problem(
           "series.terms",
           Place.field(name),
-          (value + " " + unit).strip() + " cannot be.",
-          "Give " + (low + " to " + high + " " + unit).strip() + ".");
+          (plain(value) + " " + unit).strip() + " cannot be.",
+          "Give " + (plain(low) + " to " + plain(high) + " " + unit).strip() + ".");
     }
+  }
+
+  /** A whole number without a decimal point. */
+  private static String plain(double value) {
+    return value == Math.rint(value) && Math.abs(value) < 1e9
+        ? String.valueOf((long) value)
+        : String.valueOf(value);
   }
 }

@@ -225,5 +225,9 @@ class CourseAnswerTest {
     assertThat(new Limit(90, 22, 10, 5, 30).words(Notation.METRIC))
         .isEqualTo("90.0 °C at 10.0 % less clock and with fans 5.0 dB louder");
     assertThat(new Limit(90, 22).words(Notation.METRIC)).isEqualTo("90.0 °C");
+    // 68 / 0.9^1.2 and 68 / 0.9^2.8.
+    assertThat(new Limit(90, 22, 10, 0, 30).doubt(Notation.METRIC).orElseThrow())
+        .contains("a rise of 77.2 K to 91.3 K.");
+    assertThat(new Limit(90, 22, 0, 5, 30).doubt(Notation.METRIC)).isEmpty();
   }
 }
