@@ -131,7 +131,8 @@ public final class DoseJson {
       double glueGrams,
       double cureMinutesAtLeast,
       double cureMinutes,
-      double cureMinutesSafe) {
+      double cureMinutesSafe,
+      FindingJson.Range cure) {
     static Seat of(Doses doses, LidSeat seat) {
       Cure cure = doses.cure();
       return new Seat(
@@ -144,7 +145,8 @@ public final class DoseJson {
           doses.glue().grams(),
           cure.skinMinutes(),
           cure.handlingMinutes(),
-          cure.fullMinutes());
+          cure.fullMinutes(),
+          FindingJson.Range.of(cure.handling()));
     }
   }
 

@@ -49,12 +49,16 @@ public final class WeighJson {
       FindingJson.Range spread,
       double buyCoins,
       double costCoins,
+      FindingJson.Range cost,
       double handsHours,
       double mostHandsHours,
       double waitHours,
       double oddsOfRuin,
+      FindingJson.Range ruin,
       double kelvinPerCoin,
       double worthLeftCoins,
+      FindingJson.Range worthLeft,
+      double chanceThatItPays,
       FindingJson finding,
       List<String> parts) {
     static Optioned of(OptionForecast f, List<String> parts) {
@@ -71,12 +75,16 @@ public final class WeighJson {
           FindingJson.Range.of(f.spread()),
           f.coins(),
           f.costCoins(),
+          FindingJson.Range.of(f.price().range()),
           option.handsHours(),
           option.mostHandsHours(),
           option.waitHours(),
           f.ruin(),
+          FindingJson.Range.of(f.price().ruinRange()),
           f.kelvinPerCoin(),
           f.netCoins(),
+          FindingJson.Range.of(f.price().netRange()),
+          f.price().pays(),
           FindingJson.of(f.finding()),
           parts);
     }

@@ -45,6 +45,9 @@ public record LappingPlan(
   /** Strokes in a minute by hand, common practice. */
   private static final double PACE = 70;
 
+  /** How far a hand's pace may lie from that in nineteen cases of twenty, as a factor. */
+  private static final double PACE_DOUBT = 1.4;
+
   /**
    * One paper.
    *
@@ -206,11 +209,19 @@ public record LappingPlan(
     return steps.stream().mapToDouble(Step::strokes).sum();
   }
 
-  /** How long all strokes take, minutes, 95 %. */
+  /**
+   * How long all strokes take, minutes, 95 %: the doubt of the strokes and of the hand's pace, as
+   * factors independent of each other.
+   */
   public Interval minutes() {
     double low = steps.stream().mapToDouble(s -> s.interval().low()).sum() / PACE;
     double high = steps.stream().mapToDouble(s -> s.interval().high()).sum() / PACE;
-    return new Interval(low, high, 0.95);
+    if (low <= 0) {
+      return new Interval(low, high * PACE_DOUBT, 0.95);
+    }
+    double factor = Math.exp(Math.hypot(Math.log(high / low) / 2, Math.log(PACE_DOUBT)));
+    double middle = Math.sqrt(low * high);
+    return new Interval(middle / factor, middle * factor, 0.95);
   }
 
   /** Whether a single probing of each place can show that the target is reached. */

@@ -100,6 +100,12 @@ public record LidAnswer(
               + ", "
               + notation.text(glue.widthMillimetres(), Unit.MILLIMETRE)
               + " wide.");
+      reasons.add(
+          "Lots of glue and beads differ: ready to handle after "
+              + Notation.minutes(Math.ceil(cure.handling().low()))
+              + " to "
+              + Notation.minutes(Math.ceil(cure.handling().high()))
+              + ". Press a spot of spare glue beside it to see; the label comes first.");
     }
     reasons.add(
         "More press makes the film no thinner once a die carries; over a bare die keep it by hand"
@@ -115,6 +121,8 @@ public record LidAnswer(
     inputs.add(new Working.Input("old sealant", terms.old(), Unit.MICROMETRE));
     inputs.add(new Working.Input("cured depth", cure.depthMillimetres(), Unit.MILLIMETRE));
     inputs.add(new Working.Input("cured through", cure.handlingMinutes(), Unit.MINUTE));
+    inputs.add(new Working.Input("the same, early", cure.handling().low(), Unit.MINUTE));
+    inputs.add(new Working.Input("the same, late", cure.handling().high(), Unit.MINUTE));
     return new LidAnswer(
         seat,
         glue,

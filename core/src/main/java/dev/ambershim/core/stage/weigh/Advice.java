@@ -303,11 +303,8 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
 
   private static String cost(OptionForecast f, Notation notation) {
     String hours =
-        notation.text(f.option().handsHours(), Unit.HOUR)
+        OptionWords.hours(f.option(), notation)
             + " at the bench"
-            + (Double.isNaN(f.option().mostHandsHours())
-                ? ""
-                : " (seldom over " + notation.number(f.option().mostHandsHours(), Unit.HOUR) + ")")
             + (f.option().waitHours() > 0
                 ? " and " + notation.text(f.option().waitHours(), Unit.HOUR) + " of waiting"
                 : "");
@@ -315,9 +312,9 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
         + notation.text(f.coins(), Unit.COIN)
         + (f.option().waitHours() > 0 ? ", " : " and ")
         + hours
-        + (f.ruin() > 0
-            ? "; " + notation.fixed(100 * f.ruin(), 1) + " % risk of ruining the chip."
-            : "; no risk to the chip.");
+        + "; "
+        + OptionWords.risk(f, notation)
+        + ".";
   }
 
   private static Optional<String> spread(

@@ -12,11 +12,9 @@ import dev.ambershim.core.base.Interval;
  * @param chance that the gain reaches the difference that the person cares about, 0 to 1
  * @param spreadKelvin likely hottest less coolest core afterwards
  * @param spread where that lies in eight cases of ten
- * @param ruin chance of losing the chip, 0 to 1
  * @param coins what has to be bought
- * @param costCoins that, the hours at the bench, and the chip's price times the chance of ruin
+ * @param price what it costs in all, its risk among it
  * @param kelvinPerCoin likely gain by cost; not a number where it costs nothing
- * @param netCoins what the likely gain is worth less what it costs
  * @param finding gain as an answer with its working
  */
 public record OptionForecast(
@@ -26,26 +24,28 @@ public record OptionForecast(
     double chance,
     double spreadKelvin,
     Interval spread,
-    double ruin,
     double coins,
-    double costCoins,
+    Price price,
     double kelvinPerCoin,
-    double netCoins,
     Finding finding) {
+  /** Chance of losing the chip, 0 to 1. */
+  public double ruin() {
+    return price.ruin();
+  }
+
+  /** What has to be bought, the hours at the bench, and the chip's price times the odds of ruin. */
+  public double costCoins() {
+    return price.coins();
+  }
+
+  /** What the likely gain is worth less what it costs. */
+  public double netCoins() {
+    return price.net();
+  }
+
   /** The same with another finding. */
   OptionForecast with(Finding other) {
     return new OptionForecast(
-        option,
-        gainKelvin,
-        gain,
-        chance,
-        spreadKelvin,
-        spread,
-        ruin,
-        coins,
-        costCoins,
-        kelvinPerCoin,
-        netCoins,
-        other);
+        option, gainKelvin, gain, chance, spreadKelvin, spread, coins, price, kelvinPerCoin, other);
   }
 }

@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** An option's forecast as a finding: its sentence and its working. */
-final class OptionWords {
+public final class OptionWords {
   private OptionWords() {}
 
   static OptionForecast with(
@@ -33,19 +33,50 @@ final class OptionWords {
             Unit.KELVIN,
             Optional.of(f.gain()),
             working(f, now, then, question, watts));
-    return new OptionForecast(
-        option,
-        f.gainKelvin(),
-        f.gain(),
-        f.chance(),
-        f.spreadKelvin(),
-        f.spread(),
-        f.ruin(),
-        f.coins(),
-        f.costCoins(),
-        f.kelvinPerCoin(),
-        f.netCoins(),
-        finding);
+    return f.with(finding);
+  }
+
+  /** What an option costs, how sure that is, and whether it pays. */
+  public static String cost(OptionForecast f, Notation notation) {
+    Price price = f.price();
+    return "Costs "
+        + notation.text(price.coins(), Unit.COIN)
+        + " in all ("
+        + notation.range(price.range(), Unit.COIN)
+        + "): "
+        + notation.text(f.coins(), Unit.COIN)
+        + " to buy, "
+        + hours(f.option(), notation)
+        + " at the bench, and "
+        + risk(f, notation)
+        + ". "
+        + (f.option().waitHours() > 0
+            ? "Then " + notation.text(f.option().waitHours(), Unit.HOUR) + " of waiting. "
+            : "")
+        + "The gain is worth more than that in "
+        + notation.fixed(100 * price.pays(), 0)
+        + " % of cases.";
+  }
+
+  /** Hours at the bench, and those that nine cases of ten keep where a plan tells them. */
+  static String hours(Option option, Notation notation) {
+    return notation.text(option.handsHours(), Unit.HOUR)
+        + (Double.isNaN(option.mostHandsHours())
+            ? ""
+            : " (seldom over " + notation.number(option.mostHandsHours(), Unit.HOUR) + ")");
+  }
+
+  /** Such as "1.3 % risk of ruining the chip (0.1 to 3.4 %)". */
+  static String risk(OptionForecast f, Notation notation) {
+    if (f.ruin() == 0) {
+      return "no risk to the chip";
+    }
+    return notation.fixed(100 * f.ruin(), 1)
+        + " % risk of ruining the chip ("
+        + notation.fixed(100 * f.price().ruinRange().low(), 1)
+        + " to "
+        + notation.fixed(100 * f.price().ruinRange().high(), 1)
+        + " %)";
   }
 
   /** Gain and interval in words, such as "Expect 12.1 K less (8.0 to 16.4 K)". */
@@ -100,6 +131,9 @@ final class OptionWords {
     inputs.add(new Working.Input("an hour's worth", question.terms().coinsPerHour(), Unit.COIN));
     inputs.add(new Working.Input("the chip anew", question.terms().chipCoins(), Unit.COIN));
     inputs.add(new Working.Input("cost in all", f.costCoins(), Unit.COIN));
+    inputs.add(new Working.Input("cost, low", f.price().range().low(), Unit.COIN));
+    inputs.add(new Working.Input("cost, high", f.price().range().high(), Unit.COIN));
+    inputs.add(new Working.Input("pays in", 100 * f.price().pays(), Unit.PERCENT));
     inputs.add(new Working.Input("spread afterwards", f.spreadKelvin(), Unit.KELVIN));
     return new Working(
         "gain = heat × (resistance now − power factor × resistance afterwards), over "
@@ -116,7 +150,10 @@ final class OptionWords {
                 + " not known.",
             "Heat into the board and the lid's rim are left out.",
             "The interval holds eight cases in ten if the table of priors does.",
-            "Odds, prices and hours are common practice until you put in your own."));
+            "Odds, prices and hours are common practice until you put in your own. The believed odds"
+                + " count as "
+                + OwnRecord.WEIGHT
+                + " tries, and hours run over as those of the plan do."));
   }
 
   private static boolean metal(Option option) {

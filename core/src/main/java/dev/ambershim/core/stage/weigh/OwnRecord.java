@@ -5,6 +5,7 @@ import dev.ambershim.core.plan.Step;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
+import org.hipparchus.random.RandomDataGenerator;
 
 /**
  * How often the person has done each step, and how often it ended in ruin. The believed odds count
@@ -42,10 +43,38 @@ public record OwnRecord(Map<Step, Integer> tries, Map<Step, Integer> ruins) {
 
   /** Chance that at least one of several steps ends in ruin, 0 to 1. */
   public double chance(Iterable<Step> steps, Odds believed) {
+    return odds(steps, believed).mean();
+  }
+
+  /** The same with how well it is known. */
+  public Chance odds(Iterable<Step> steps, Odds believed) {
     double well = 1;
+    double wellSquared = 1;
     for (Step step : steps) {
-      well *= 1 - chance(step, believed);
+      double of = WEIGHT + tries.getOrDefault(step, 0);
+      double kept = of * (1 - chance(step, believed));
+      well *= kept / of;
+      wellSquared *= kept * (kept + 1) / (of * (of + 1));
     }
-    return 1 - well;
+    return new Chance(1 - well, wellSquared - well * well);
+  }
+
+  /**
+   * A chance that is itself not known exactly: a Beta distribution of this mean and variance. For
+   * one step it is the very distribution; for several its first two moments are those of the
+   * product.
+   *
+   * @param mean between 0 and 1
+   * @param variance not negative
+   */
+  public record Chance(double mean, double variance) {
+    /** A chance as it may be. */
+    double draw(RandomDataGenerator random) {
+      if (!(mean > 0 && mean < 1 && variance > 0)) {
+        return mean;
+      }
+      double weight = mean * (1 - mean) / variance - 1;
+      return random.nextBeta(mean * weight, (1 - mean) * weight);
+    }
   }
 }

@@ -221,10 +221,8 @@ public record Weighing(
         Double.NaN,
         none,
         0,
-        0,
-        0,
+        new Price(0, none, 0, none, 0, none, 0),
         Double.NaN,
-        0,
         new Finding(
             "weigh." + option.kind().name(),
             option.impossible().orElseThrow(),
@@ -451,8 +449,8 @@ public record Weighing(
                 cores.pattern(then, there, pattern[i], logs, watts * power, heat / watts, even));
       }
       double gain = median(gains);
-      double ruin = ruin(option, question);
-      double cost = cost(option, question);
+      Price price = Price.of(option, question, gain, gains);
+      double cost = price.coins();
       OptionForecast bareFigures =
           new OptionForecast(
               option,
@@ -461,11 +459,9 @@ public record Weighing(
               (double) reached / z.length,
               median(spreads),
               interval(spreads),
-              ruin,
               option.coins(),
-              cost,
+              price,
               cost > 0 ? gain / cost : Double.NaN,
-              gain * question.terms().coinsPerKelvin() - cost,
               new Finding("", "", gain, Unit.KELVIN, Optional.empty(), NONE));
       return OptionWords.with(bareFigures, now, then, question, watts, notation);
     }

@@ -264,6 +264,10 @@ class DosingTest {
     Cure dots =
         Cure.of(GlueLine.of(chip().lid(), GluePattern.CORNERS, usual), GluePattern.CORNERS, usual);
     assertThat(dots.handlingMinutes()).isLessThan(cure.handlingMinutes());
+    // A fifth off in depth and in width, one usual half-width each, both squared.
+    assertThat(cure.handling().high() / cure.handlingMinutes())
+        .isCloseTo(Math.exp(2 * Math.hypot(Math.log(1.2), Math.log(1.2))), within(0.05));
+    assertThat(cure.handling().contains(cure.handlingMinutes())).isTrue();
     assertThat(Cure.of(GlueLine.NONE, GluePattern.NONE, usual)).isEqualTo(Cure.NONE);
   }
 

@@ -10,6 +10,7 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.weigh.HeatPicture;
 import dev.ambershim.core.stage.weigh.HeatSectionPicture;
 import dev.ambershim.core.stage.weigh.OptionForecast;
+import dev.ambershim.core.stage.weigh.OptionWords;
 import dev.ambershim.core.stage.weigh.OptionsPicture;
 import dev.ambershim.core.stage.weigh.PricePicture;
 import dev.ambershim.desktop.model.JobModel;
@@ -180,19 +181,7 @@ public final class WeighView implements StageView {
     if (!f.option().possible()) {
       return all;
     }
-    all.add(
-        "Costs "
-            + notation.text(f.costCoins(), Unit.COIN)
-            + " in all: "
-            + notation.text(f.coins(), Unit.COIN)
-            + " to buy, "
-            + notation.text(f.option().handsHours(), Unit.HOUR)
-            + " at the bench, and "
-            + notation.fixed(100 * f.ruin(), 1)
-            + " % risk of ruining the chip."
-            + (f.option().waitHours() > 0
-                ? " Then " + notation.text(f.option().waitHours(), Unit.HOUR) + " of waiting."
-                : ""));
+    all.add(OptionWords.cost(f, notation));
     all.add(
         "Spread between cores "
             + notation.text(now.weighing().spreadNowKelvin(), Unit.KELVIN)
