@@ -13,8 +13,8 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.frame.FrameView;
 import dev.ambershim.desktop.frame.Window;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Looks;
 import dev.ambershim.desktop.model.Opened;
-import dev.ambershim.desktop.model.Theme;
 import dev.ambershim.desktop.quickstart.Opening;
 import dev.ambershim.desktop.widget.Camera;
 import dev.ambershim.desktop.widget.FilePicker;
@@ -168,7 +168,7 @@ public final class Screenshots extends Application {
         new Shot(
             "close-paper",
             () -> {
-              model.setTheme(Theme.PAPER);
+              model.looks().wish(Looks.Wish.PAPER);
               model.open(fennel);
               go(Stage.CLOSE);
             },
@@ -177,7 +177,7 @@ public final class Screenshots extends Application {
         new Shot(
             "series",
             () -> {
-              model.setTheme(Theme.GRAPHITE);
+              model.looks().wish(Looks.Wish.GRAPHITE);
               model.open(sorrel);
               shell.toggleSeries();
             },

@@ -71,6 +71,14 @@ class ArchitectureTest {
     return rule;
   }
 
+  @ArchTest
+  static final ArchRule NOTHING_MOVES_BY_ITSELF =
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .areAssignableTo("javafx.animation.Transition")
+          .because("some people get sick of motion; only timers tick");
+
   /**
    * Nothing goes over a network: only the height gauge has a socket, and it stays on the machine.
    */

@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Random;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -20,6 +21,7 @@ import org.junit.jupiter.api.io.TempDir;
  * {@code drift} and {@code everyday} as a person types them. Both histories were simulated by a
  * script that shares no code with this project; what happens in them is in their names.
  */
+@Tag("slow")
 class KeepCommandsTest {
   @TempDir Path folder;
 

@@ -12,10 +12,12 @@ import dev.ambershim.logbook.store.Json;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** {@code dose}, {@code spread} and {@code mount} as a person types them. */
+@Tag("slow")
 class MaterialCommandsTest {
   @TempDir Path folder;
 

@@ -36,6 +36,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -69,6 +70,44 @@ class BenchModeTest extends DesktopTest {
   private void start() {
     open();
     onFx(() -> model.workbench().timers().setBell(bell));
+  }
+
+  /** A camera that writes into a folder needs no hand: what comes in goes to the step on screen. */
+  @Test
+  void aPhotoFromAWatchedFolderGoesToTheStep() throws IOException {
+    start();
+    Path card = Files.createDirectory(folder.resolve("card"));
+    Files.copy(photo, card.resolve("old.png"));
+    when(picker.folder(any())).thenReturn(Optional.of(card));
+    press(KeyCode.F2);
+    press(KeyCode.CONTROL, KeyCode.K);
+    onFx(() -> ((Button) node("photo-folder-choose")).fire());
+    assertThat(text("photo-folder")).isEqualTo(card.toString());
+    press(KeyCode.ESCAPE);
+    // The first look takes what lies there as known.
+    pauseForALook();
+    Files.copy(photo, card.resolve("new.png"));
+    until(
+        "the photo is taken in",
+        30,
+        () ->
+            model.jobProperty().get().work().entries().stream()
+                .flatMap(e -> e.photos().stream())
+                .anyMatch(p -> p.name().equals("new.png")));
+    assertThat(
+            model.jobProperty().get().work().entries().stream().flatMap(e -> e.photos().stream()))
+        .noneMatch(p -> p.name().equals("old.png"));
+    press(KeyCode.CONTROL, KeyCode.K);
+    onFx(() -> ((Button) node("photo-folder-stop")).fire());
+    assertThat(text("photo-folder")).isEqualTo("No folder is watched.");
+  }
+
+  private static void pauseForALook() {
+    try {
+      Thread.sleep(2500);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   private void pass(double minutes) {

@@ -171,6 +171,12 @@ class CausesTest extends DesktopTest {
     asked();
     assertThat(text("practise-answer")).doesNotContain("60 minutes");
     assertThat(node("practise-ONE_BY_ONE").isDisabled()).isTrue();
+    onFx(() -> node("practise-advise").requestFocus());
+    press(KeyCode.SPACE);
+    asked();
+    assertThat(node("practise").lookupAll(".label"))
+        .extracting(n -> ((javafx.scene.control.Label) n).getText())
+        .anyMatch(t -> t.startsWith("Advice: "));
     onFx(() -> node("practise-name").requestFocus());
     press(KeyCode.SPACE);
     asked();

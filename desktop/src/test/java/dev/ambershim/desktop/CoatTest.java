@@ -75,13 +75,13 @@ class CoatTest extends DesktopTest {
 
     // True size is told by a card held against the screen, and kept for the next start.
     onFx(() -> ((ToggleButton) node("coat-scale")).fire());
-    double before = model.perMillimetreProperty().get();
+    double before = model.looks().perMillimetreProperty().get();
     onFx(() -> ((Button) node("coat-larger")).fire());
     settle();
-    assertThat(model.perMillimetreProperty().get()).isGreaterThan(before);
+    assertThat(model.looks().perMillimetreProperty().get()).isGreaterThan(before);
     close();
     open();
-    assertThat(model.perMillimetreProperty().get()).isGreaterThan(before);
+    assertThat(model.looks().perMillimetreProperty().get()).isGreaterThan(before);
   }
 
   @Test

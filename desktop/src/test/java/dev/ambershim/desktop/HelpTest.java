@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
+import dev.ambershim.core.job.Reading;
+import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.model.Handbook;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
@@ -117,5 +120,48 @@ class HelpTest extends DesktopTest {
     press(KeyCode.ESCAPE);
     settle();
     assertThat(stage.getScene().lookup("#tour")).isNull();
+  }
+
+  /** A message about something that went wrong leads to what can be done about it. */
+  @Test
+  void aProblemLeadsToItsPage() throws IOException {
+    open();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    worked();
+    assertThat(node("message-help").isVisible()).isFalse();
+    Path odd = Files.writeString(folder.resolve("odd.csv"), "nothing,to\nread,here\n");
+    onFx(() -> model.addLogs(List.of(odd), Side.BEFORE));
+    worked();
+    assertThat(text("message")).contains("odd.csv");
+    assertThat(node("message-help").isVisible()).isTrue();
+    onFx(() -> ((Hyperlink) node("message-help")).fire());
+    assertThat(title()).isEqualTo("2 Baseline");
+    press(KeyCode.ESCAPE);
+    onFx(() -> model.say("All is well."));
+    assertThat(node("message-help").isVisible()).isFalse();
+  }
+
+  /** Hints say what a stage asks for, go when that is there, and can be put away for good. */
+  @Test
+  void hintsGoWhenTheyAreDoneOrNotWanted() {
+    open();
+    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    worked();
+    onFx(() -> model.stageProperty().set(Stage.WEIGH));
+    until("Weigh asks", 30, () -> text("stage-hint").contains("a run or a reading of this chip"));
+    onFx(
+        () ->
+            model.edit(
+                "a reading",
+                job -> job.withReadings(List.of(Reading.plain("typed", 150, 85, 22)))));
+    worked();
+    until("it has one", 30, () -> text("stage-hint").isEmpty());
+    onFx(() -> model.stageProperty().set(Stage.BASELINE));
+    until("Baseline asks", 30, () -> text("stage-hint").startsWith("Next here: Conduct a run"));
+    onFx(() -> ((Button) node("hide-hints")).fire());
+    onFx(() -> model.stageProperty().set(Stage.KEEP));
+    worked();
+    assertThat(text("stage-hint")).isEmpty();
+    assertThat(node("hide-hints").getParent().getParent().isVisible()).isFalse();
   }
 }

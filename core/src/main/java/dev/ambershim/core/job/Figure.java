@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -166,6 +167,21 @@ public record Figure(
             + " to "
             + notation.text(usual.high(), unit)
             + ". Measure again if in doubt.");
+  }
+
+  /** What it is, how to measure it, and what is usual. */
+  public String help(Notation notation) {
+    return (label.substring(0, 1).toUpperCase(Locale.ROOT)
+            + label.substring(1)
+            + ". "
+            + how
+            + " "
+            + (usual.equals(possible) ? "Possible is " : "Usual is ")
+            + notation.number(usual.low(), unit)
+            + " to "
+            + notation.text(usual.high(), unit)
+            + ".")
+        .replaceAll(" +", " ");
   }
 
   /** Whether the figure looks like one in the neighbouring unit. */

@@ -3,6 +3,7 @@ package dev.ambershim.core.job;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.runs.drift.Check;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
 import java.util.OptionalDouble;
 
@@ -21,7 +22,10 @@ import java.util.OptionalDouble;
  * @param mount from 1
  * @param fanTurns fan speed, turns a minute, or null
  * @param pumpTurns pump speed, turns a minute, or null
+ * @param quickKelvin what of the rise follows a step of the power within seconds, K, or null
+ * @param quickErrorKelvin its standard error, K, or null
  */
+@RecordBuilder
 public record KeptCheck(
     LocalDate date,
     From from,
@@ -33,7 +37,10 @@ public record KeptCheck(
     String state,
     Integer mount,
     Double fanTurns,
-    Double pumpTurns) {
+    Double pumpTurns,
+    Double quickKelvin,
+    Double quickErrorKelvin)
+    implements KeptCheckBuilder.With {
   /** What a check was read from. */
   public enum From {
     RUN("a steady run"),
@@ -52,7 +59,7 @@ public record KeptCheck(
     }
   }
 
-  /** A check whose fan and pump are not known. */
+  /** A check whose fan, pump and quick part are not known. */
   public KeptCheck(
       LocalDate date,
       From from,
@@ -73,6 +80,8 @@ public record KeptCheck(
         coolantKelvin,
         state,
         mount,
+        null,
+        null,
         null,
         null);
   }
@@ -116,6 +125,20 @@ public record KeptCheck(
           "The coolant cannot stand " + coolantKelvin + " K over the room.",
           "It lies between room and cores; leave it empty if you do not know it.");
     }
+    if (quickKelvin != null && !(quickKelvin > 0 && quickKelvin <= 1.2 * riseKelvin)) {
+      throw problem(
+          "quick",
+          "quick part",
+          "The quick part of the rise cannot be " + quickKelvin + " K.",
+          "It is a part of the rise; leave it empty if you do not know it.");
+    }
+    if (quickErrorKelvin != null && !Check.canErr(quickErrorKelvin)) {
+      throw problem(
+          "quick",
+          "quick part",
+          "Such an error of the quick part cannot be.",
+          "Leave it empty if you do not know it.");
+    }
     return this;
   }
 
@@ -125,27 +148,41 @@ public record KeptCheck(
 
   /** The check for the course of the whole rise. */
   public Check whole() {
-    return of(riseKelvin);
+    return of(riseKelvin, errorKelvin);
   }
 
   /** The check for the course of the coolant over the room, if that is known. */
   public Check coolant() {
-    return of(coolantKelvin);
+    return of(coolantKelvin, errorKelvin);
   }
 
   /** The check for the course of the cores over the coolant, if that is known. */
   public Check overCoolant() {
-    return of(riseKelvin - coolantKelvin);
+    return of(riseKelvin - coolantKelvin, errorKelvin);
   }
 
-  private Check of(double kelvin) {
+  /** The check for the course of what shows within seconds, if that is known: die and joints. */
+  public Check quick() {
+    return of(quickKelvin, quickErrorKelvin);
+  }
+
+  /** The check for the course of what comes later, if that is known: cooler and coolant. */
+  public Check slow() {
+    Double error =
+        errorKelvin == null || quickErrorKelvin == null
+            ? null
+            : (Double) Math.hypot(errorKelvin, quickErrorKelvin);
+    return of(riseKelvin - quickKelvin, error);
+  }
+
+  private Check of(double kelvin, Double error) {
     return new Check(
         date,
         kelvin,
         watts,
         state,
         String.valueOf(mount),
-        optional(errorKelvin),
+        optional(error),
         optional(fanTurns),
         optional(pumpTurns));
   }

@@ -66,7 +66,7 @@ public final class ColumnsSheet {
                     + " samples.",
                 "quiet"));
     for (String remark : run.log().notes().remarks()) {
-      read.getChildren().add(Labels.wrapped(remark, "hint"));
+      read.getChildren().add(Labels.line(remark, "hint"));
     }
     return new VBox(10, read, scroll);
   }

@@ -2,6 +2,7 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.logbook.store.Copies;
 import java.util.List;
 import javafx.geometry.Pos;
@@ -17,7 +18,7 @@ final class CopiesPane {
 
   /** A row that picks a copy and puts it back; it asks once more, since the window begins anew. */
   static Node row(JobModel model, Runnable close) {
-    HBox row = new HBox(8);
+    HBox row = new Strip(8);
     row.setAlignment(Pos.CENTER_LEFT);
     model.keeping().copies(copies -> row.getChildren().setAll(parts(model, close, copies)));
     return row;
@@ -61,7 +62,7 @@ final class CopiesPane {
     VBox box =
         new VBox(
             14,
-            Labels.wrapped(
+            Labels.line(
                 "This logbook held jobs the last time it was open, and now it holds none. Its file may"
                     + " have been copied without its log file, or replaced."));
     box.setId("lost-jobs");
@@ -82,7 +83,7 @@ final class CopiesPane {
                             .map(last -> last(model, close, last))
                             .orElseGet(
                                 () ->
-                                    Labels.wrapped(
+                                    Labels.line(
                                         "There is no copy yet. Take your job bundles in with"
                                             + " Ctrl+I."))));
     return box;

@@ -16,6 +16,7 @@ import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.StageView;
 import dev.ambershim.desktop.widget.StepsScreen;
+import dev.ambershim.desktop.widget.Strip;
 import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
@@ -56,6 +57,9 @@ public final class FrameView extends StackPane implements Desk {
   /** Windows that are less wide are narrow, pixels. */
   private static final double NARROW = 1180;
 
+  /** In a window that is less wide the section stands below the stage, and the rail is numbers. */
+  private static final double TIGHT = 900;
+
   private final JobModel model;
   private final FileDialogs files;
   private final Function<FrameView, Map<Stage, Supplier<StageView>>> stages;
@@ -66,6 +70,12 @@ public final class FrameView extends StackPane implements Desk {
   private final Function<FrameView, StepsScreen> benches;
   private StepsScreen bench;
   private final Inquiries inquiries;
+  private final Zoom zoom;
+  private final SectionPane section;
+  private final TopBar bar;
+  private final StageRail rail;
+  private final Shelf shelf;
+  private Node placed = new VBox();
   private boolean atBench;
   private KeyCode held;
   private long heldAt;
@@ -94,12 +104,17 @@ public final class FrameView extends StackPane implements Desk {
     middle.setId("middle");
     middle.setFitToWidth(true);
     middle.setFitToHeight(true);
-    frame.setTop(new TopBar(this));
-    frame.setLeft(new StageRail(model));
+    bar = new TopBar(this);
+    rail = new StageRail(model);
+    shelf = new Shelf(model, this::showHelp);
+    frame.setTop(bar);
+    frame.setLeft(rail);
     frame.setCenter(middle);
-    frame.setRight(new SectionPane(model));
-    frame.setBottom(new Shelf(model));
+    section = new SectionPane(model);
+    frame.setRight(section);
+    frame.setBottom(new VBox(new HintBar(model), shelf));
     getChildren().add(frame);
+    zoom = new Zoom(this, model.looks());
     widthProperty().addListener((o, was, is) -> fit(is.doubleValue()));
     setOnDragOver(this::hanging);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -154,14 +169,46 @@ public final class FrameView extends StackPane implements Desk {
         });
   }
 
-  /** In a narrow window the columns beside give way to the middle. */
+  /** Where text is large there is less room: all is laid out in that, and drawn larger. */
+  @Override
+  public void resize(double width, double height) {
+    double factor = zoom == null ? 1 : zoom.factor();
+    super.resize(width / factor, height / factor);
+  }
+
+  /** In a narrow window the columns beside give way to the middle; in a tight one they fold. */
   private void fit(double width) {
-    boolean narrow = width < NARROW;
-    if (narrow != getStyleClass().contains("narrow")) {
-      if (narrow) {
-        getStyleClass().add("narrow");
+    mark("narrow", width < NARROW);
+    mark("tight", width < TIGHT);
+    boolean tight = width < TIGHT;
+    if (tight != (frame.getRight() == null)) {
+      bar.fold(tight);
+      rail.fold(tight);
+      shelf.fold(tight);
+      place(placed);
+    }
+  }
+
+  /**
+   * Puts a stage or a question into the middle; where there is no room beside it, the section too.
+   */
+  private void place(Node node) {
+    placed = node;
+    if (getWidth() < TIGHT && getWidth() > 0) {
+      frame.setRight(null);
+      middle.setContent(new VBox(node, section));
+    } else {
+      middle.setContent(node);
+      frame.setRight(section);
+    }
+  }
+
+  private void mark(String style, boolean on) {
+    if (on != getStyleClass().contains(style)) {
+      if (on) {
+        getStyleClass().add(style);
       } else {
-        getStyleClass().remove("narrow");
+        getStyleClass().remove(style);
       }
     }
   }
@@ -181,12 +228,11 @@ public final class FrameView extends StackPane implements Desk {
     inquiries.end();
     if (model.openedProperty().get() && model.jobProperty().get() == null) {
       Trouble trouble = model.troubleProperty().get();
-      middle.setContent(
-          trouble == null ? empty() : TroublePane.of(this, model, files.picker(), trouble));
+      place(trouble == null ? empty() : TroublePane.of(this, model, files.picker(), trouble));
       return;
     }
     Stage stage = model.stageProperty().get();
-    middle.setContent(built.computeIfAbsent(stage, s -> stages.apply(this).get(s).get()).node());
+    place(built.computeIfAbsent(stage, s -> stages.apply(this).get(s).get()).node());
   }
 
   private void showTrouble(Trouble was, Trouble is) {
@@ -207,10 +253,10 @@ public final class FrameView extends StackPane implements Desk {
       VBox none =
           new VBox(
               14,
-              Labels.wrapped(
+              Labels.line(
                   model.work().busyProperty().get() ? "Opening your job…" : "No job is open.",
                   "answer"),
-              new HBox(10, pick));
+              new Strip(10, pick));
       none.getStyleClass().add("stage");
       return none;
     }
@@ -286,8 +332,14 @@ public final class FrameView extends StackPane implements Desk {
   public void showSheet(String title, Node content) {
     closeSheet();
     sheet = new Sheet(title, this::closeSheet, content);
-    getChildren().add(sheet);
+    lay(sheet);
     sheet.lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
+  }
+
+  /** Lays a sheet over the window; what scrolls in it can be found and focused at once. */
+  private void lay(Sheet over) {
+    getChildren().add(over);
+    over.applyCss();
   }
 
   @Override
@@ -305,8 +357,8 @@ public final class FrameView extends StackPane implements Desk {
   public void showQuestion(String title, Node content) {
     closeSheet();
     Sheet asking = new Sheet(title, () -> {}, content);
+    lay(asking);
     asking.lookup("#close-sheet").setVisible(false);
-    getChildren().add(asking);
     sheet = asking;
   }
 
@@ -352,8 +404,8 @@ public final class FrameView extends StackPane implements Desk {
     closeSheet();
     showStage();
     if (!back) {
-      middle.setContent(inquiries.begin(asked).node());
-      middle.getContent().requestFocus();
+      place(inquiries.begin(asked).node());
+      placed.requestFocus();
     }
   }
 
@@ -372,6 +424,7 @@ public final class FrameView extends StackPane implements Desk {
       bench = benches.apply(this);
     }
     atBench = true;
+    zoom.still(true);
     getChildren().add(bench.node());
     bench.enter();
   }
@@ -379,6 +432,7 @@ public final class FrameView extends StackPane implements Desk {
   private void leaveBench() {
     if (atBench) {
       atBench = false;
+      zoom.still(false);
       bench.leave();
       getChildren().remove(bench.node());
       frame.requestFocus();
@@ -484,6 +538,11 @@ public final class FrameView extends StackPane implements Desk {
         logbook
             ? "logbook"
             : atBench ? "plans" : inquiries.page().orElse(page(model.stageProperty().get()));
+    showHelp(page);
+  }
+
+  /** The handbook at a page. */
+  private void showHelp(String page) {
     showSheet(
         "Handbook",
         HelpSheet.content(
@@ -626,7 +685,7 @@ public final class FrameView extends StackPane implements Desk {
   }
 
   private void askSide(List<Path> logs) {
-    HBox sides = new HBox(10);
+    HBox sides = new Strip(10);
     for (Side side : Side.values()) {
       Button button = new Button(side == Side.BEFORE ? "Before the work" : "After the work");
       button.setId("with-" + side.words());
@@ -647,64 +706,7 @@ public final class FrameView extends StackPane implements Desk {
     showQuestion(
         "From when are these logs?",
         new VBox(
-            14,
-            Labels.wrapped(names + " go into " + model.jobProperty().get().title() + "."),
-            sides));
+            14, Labels.line(names + " go into " + model.jobProperty().get().title() + "."), sides));
     sides.getChildren().get(0).requestFocus();
-  }
-
-  /** The bar above: whose job this is, and what can be done from everywhere. */
-  private static final class TopBar extends HBox {
-    TopBar(FrameView view) {
-      JobModel model = view.model;
-      getStyleClass().add("top-bar");
-      Label title = Labels.line("", "job-title");
-      title.setId("job-title");
-      Runnable follow =
-          () ->
-              title.setText(
-                  model.jobProperty().get() == null ? "" : model.jobProperty().get().title());
-      model.jobProperty().addListener((o, was, is) -> follow.run());
-      follow.run();
-      getChildren().addAll(Labels.line("Amber Shim", "mark"), title, Labels.spring());
-      setMinHeight(52);
-      Later.afterOpening(model, () -> addButtons(view, model));
-    }
-
-    private void addButtons(FrameView view, JobModel model) {
-      getChildren()
-          .addAll(
-              button("Logbook", "Ctrl+L", "logbook", view::showLogbook),
-              undo(view, model, true),
-              undo(view, model, false),
-              button("Report", "Ctrl+P", "report", view.files::writeReport),
-              button("Units", "Ctrl+U", "settings", view::showSettings),
-              button("Help", "F1", "help", view::toggleHelp));
-    }
-
-    private static Button button(String words, String key, String id, Runnable action) {
-      Button button = new Button(words + "  " + key);
-      button.setId(id);
-      button.setFocusTraversable(false);
-      button.setOnAction(e -> action.run());
-      return button;
-    }
-
-    private static Button undo(FrameView view, JobModel model, boolean back) {
-      Button button =
-          back
-              ? button("Undo", "Ctrl+Z", "undo", () -> view.undo(true))
-              : button("Redo", "Ctrl+Shift+Z", "redo", () -> view.undo(false));
-      Runnable follow =
-          () -> {
-            var stored = model.storedProperty().get();
-            String what = stored == null ? "" : (back ? stored.undo() : stored.redo()).orElse("");
-            button.setDisable(what.isEmpty() || model.readOnly());
-            button.setAccessibleHelp(what);
-          };
-      model.storedProperty().addListener((o, was, is) -> follow.run());
-      follow.run();
-      return button;
-    }
   }
 }

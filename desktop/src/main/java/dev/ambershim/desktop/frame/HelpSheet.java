@@ -3,6 +3,7 @@ package dev.ambershim.desktop.frame;
 import dev.ambershim.desktop.model.Handbook;
 import dev.ambershim.desktop.widget.HandbookText;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -10,7 +11,6 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
@@ -48,7 +48,7 @@ final class HelpSheet {
     list.setPrefWidth(LIST_WIDTH);
     list.setMinWidth(LIST_WIDTH);
     VBox.setVgrow(list, Priority.ALWAYS);
-    list.setPlaceholder(Labels.wrapped("Nothing in the handbook has all of these words.", "quiet"));
+    list.setPlaceholder(Labels.line("Nothing in the handbook has all of these words.", "quiet"));
     list.setCellFactory(view -> new Cell());
     page.setId("help-page");
     page.setFitToWidth(true);
@@ -73,7 +73,7 @@ final class HelpSheet {
     go(name);
     VBox left = new VBox(8, search, list, map, save, Labels.line(version, "hint"));
     left.setMaxWidth(LIST_WIDTH);
-    return new HBox(14, left, page);
+    return new Strip(14, left, page);
   }
 
   private void fill(String sought) {

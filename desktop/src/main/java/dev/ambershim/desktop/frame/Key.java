@@ -1,10 +1,12 @@
 package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.job.Side;
+import dev.ambershim.desktop.model.Looks;
 import dev.ambershim.desktop.widget.StageView;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 
@@ -49,8 +51,10 @@ enum Key {
   THEME(
       "Ctrl+T",
       "paper or graphite",
-      v -> v.model().setTheme(v.model().themeProperty().get().other())),
-  SETTINGS("Ctrl+U", "units and numbers", FrameView::showSettings);
+      v -> v.model().looks().wish(Looks.Wish.of(v.model().themeProperty().get().other()))),
+  LARGER("Ctrl+Plus", "larger text", v -> v.model().looks().larger(1), "Ctrl+Equals", "Ctrl+Add"),
+  SMALLER("Ctrl+Minus", "smaller text", v -> v.model().looks().larger(-1), "Ctrl+Subtract"),
+  SETTINGS("Ctrl+U", "units, numbers, look and text size", FrameView::showSettings);
 
   /** Keys to the parts of a stage, as its buttons show them. */
   private static final List<KeyCombination> PARTS =
@@ -58,13 +62,15 @@ enum Key {
 
   private final String keys;
   private final String words;
-  private final KeyCombination combination;
+  private final List<KeyCombination> combinations;
   private final Consumer<FrameView> action;
 
-  Key(String keys, String words, Consumer<FrameView> action) {
+  /** A key, and others that do the same on other keyboards. */
+  Key(String keys, String words, Consumer<FrameView> action, String... also) {
     this.keys = keys;
     this.words = words;
-    this.combination = KeyCombination.valueOf(keys);
+    this.combinations =
+        Stream.concat(Stream.of(keys), Stream.of(also)).map(KeyCombination::valueOf).toList();
     this.action = action;
   }
 
@@ -86,7 +92,7 @@ enum Key {
       }
     }
     for (Key key : values()) {
-      if (key.combination.match(event)) {
+      if (key.combinations.stream().anyMatch(c -> c.match(event))) {
         key.action.accept(view);
         return true;
       }

@@ -7,11 +7,13 @@ import dev.ambershim.desktop.model.Archived;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.logbook.store.JobHead;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -33,8 +35,8 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -95,7 +97,7 @@ final class LogbookSheet {
                                 .toList(),
                             model.notationProperty().get())
                         .stream()
-                        .map(words -> Labels.wrapped(words, "hint"))
+                        .map(words -> Labels.line(words, "hint"))
                         .toList());
     age.run();
     MapChangeListener<String, ChipLine> told =
@@ -170,14 +172,29 @@ final class LogbookSheet {
     fresh.getStyleClass().add("next");
     fresh.setDisable(model.readOnly());
     fresh.setOnAction(e -> begin.run());
-    HBox practice =
-        new HBox(
-            10, fresh, go, compare, Labels.line("Hidden faults to find; pastes to rank.", "hint"));
-    practice.setAlignment(Pos.CENTER_LEFT);
-    HBox top = new HBox(8, search, order, away, archive);
-    top.setAlignment(Pos.CENTER_LEFT);
-    HBox.setHgrow(search, Priority.ALWAYS);
+    FlowPane practice =
+        new FlowPane(
+            10,
+            6,
+            fresh,
+            go,
+            compare,
+            Labels.line("Hidden faults to find; pastes to rank.", "hint"));
+    FlowPane top = new FlowPane(8, 6, search, order, away, archive);
+    search.setPrefColumnCount(18);
+    list.widthProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (tight(was.doubleValue()) != tight(is.doubleValue())) {
+                list.refresh();
+              }
+            });
     return new VBox(10, top, list, aged, practice, CopiesPane.row(model, close));
+  }
+
+  /** Whether a list has no room for the course and for the due day beside the words. */
+  private static boolean tight(double width) {
+    return width > 0 && width < 620;
   }
 
   private static boolean put(JobModel model, JobHead head) {
@@ -221,20 +238,18 @@ final class LogbookSheet {
     private final Label gain = Labels.line("", "quiet");
     private final Label due = Labels.line("", "quiet");
     private final PictureView course = new PictureView();
-    private final HBox row;
+    private final VBox words = new VBox(1, title, said);
+    private final VBox end = new VBox(1, due, gain);
+    private final HBox row = new Strip(12);
 
     Cell(JobModel model) {
       this.model = model;
-      VBox words = new VBox(1, title, said);
       words.setMinWidth(0);
       course.setPrefSize(COURSE_WIDTH, COURSE_HEIGHT);
       course.setMinSize(COURSE_WIDTH, COURSE_HEIGHT);
       course.setMaxSize(COURSE_WIDTH, COURSE_HEIGHT);
       due.setMinWidth(Region.USE_PREF_SIZE);
-      VBox end = new VBox(1, due, gain);
-      end.setAlignment(Pos.CENTER_RIGHT);
       gain.setMinWidth(Region.USE_PREF_SIZE);
-      row = new HBox(12, words, Labels.spring(), course, end);
       row.setAlignment(Pos.CENTER_LEFT);
       row.setPadding(new Insets(4, 0, 4, 0));
       setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
@@ -252,6 +267,13 @@ final class LogbookSheet {
       String touched = DAY.format(head.touched().atZone(ZoneId.systemDefault()));
       Optional<ChipLine> line = Optional.ofNullable(model.chips().lines().get(head.id()));
       LocalDate today = LocalDate.ofInstant(model.workbench().now(), ZoneId.systemDefault());
+      boolean tight = tight(getListView().getWidth());
+      end.setAlignment(tight ? Pos.CENTER_LEFT : Pos.CENTER_RIGHT);
+      row.getChildren()
+          .setAll(
+              tight
+                  ? List.of(new VBox(1, words, end))
+                  : List.of(words, Labels.spring(), course, end));
       title.setText(head.title());
       said.setText(
           (put(model, head) ? "Archived. " : "")

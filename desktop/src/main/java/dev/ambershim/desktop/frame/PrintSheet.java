@@ -3,12 +3,12 @@ package dev.ambershim.desktop.frame;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Traffic.Paper;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.Arrays;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What is printed, and on which printer. */
@@ -49,7 +49,7 @@ final class PrintSheet {
           close.run();
           file.run();
         });
-    Label said = Labels.wrapped("Looking for printers…", "hint");
+    Label said = Labels.line("Looking for printers…", "hint");
     said.setId("print-said");
     model
         .traffic()
@@ -69,6 +69,6 @@ final class PrintSheet {
         Labels.named("Print", what),
         Labels.named("on", printer),
         said,
-        new HBox(10, go, instead));
+        new Strip(10, go, instead));
   }
 }

@@ -24,6 +24,7 @@ import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
@@ -60,7 +61,7 @@ final class SectionPane extends VBox {
   private final Label over = Labels.line("Before", "quiet");
   private final Label under = Labels.line("After", "quiet");
   private final VBox editor = new VBox(7);
-  private final Label gap = Labels.wrapped("", "hint");
+  private final Label gap = Labels.line("", "hint");
 
   SectionPane(JobModel model) {
     this.model = model;
@@ -94,8 +95,25 @@ final class SectionPane extends VBox {
             refreshEditor();
           });
     }
+    model
+        .weighingProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is != null) {
+                explain();
+              }
+            });
     refresh();
     refreshEditor();
+  }
+
+  /** What figures hold of the forecast's uncertainty changes with the forecast. */
+  private void explain() {
+    for (Node node : editor.getChildren()) {
+      if (node instanceof FieldRow row) {
+        row.explain();
+      }
+    }
   }
 
   /** Shows the layer that a stage is about. */
@@ -131,7 +149,7 @@ final class SectionPane extends VBox {
   }
 
   private HBox sides() {
-    HBox row = new HBox(6, Labels.line("The section", "strong"), Labels.spring());
+    HBox row = new Strip(6, Labels.line("The section", "strong"), Labels.spring());
     row.setAlignment(Pos.CENTER_LEFT);
     row.setMinHeight(26);
     Later.afterOpening(model, () -> addSides(row));
@@ -320,7 +338,7 @@ final class SectionPane extends VBox {
       Label name = Labels.line(choice.label());
       name.setMinWidth(USE_PREF_SIZE);
       box.setMinWidth(0);
-      HBox row = new HBox(name, Labels.spring(), box);
+      HBox row = new Strip(name, Labels.spring(), box);
       row.getStyleClass().add("field-row");
       editor.getChildren().add(row);
     }

@@ -3,18 +3,20 @@ package dev.ambershim.desktop.frame;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.desktop.model.JobModel;
-import dev.ambershim.desktop.model.Theme;
+import dev.ambershim.desktop.model.Looks;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.time.LocalTime;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** Units, number format and look. */
+/** Units, number format, look and size of text. */
 final class SettingsSheet {
   private SettingsSheet() {}
 
@@ -24,8 +26,6 @@ final class SettingsSheet {
     CheckBox fahrenheit = box("fahrenheit", "Temperatures in °F", now.fahrenheit());
     CheckBox comma = box("decimal-comma", "Decimal comma", now.decimalComma());
     CheckBox twelve = box("twelve-hours", "Times as 6:05 pm", now.twelveHours());
-    CheckBox dark =
-        box("dark", "Graphite (dark) instead of paper", model.themeProperty().get().dark());
     TextField money = new TextField(now.currency());
     money.setId("set-currency");
     money.setPrefColumnCount(4);
@@ -62,11 +62,40 @@ final class SettingsSheet {
     twelve.setOnAction(e -> change.run());
     money.textProperty().addListener((o, was, is) -> change.run());
     sign.setLabelFor(money);
-    HBox currency = new HBox(8, money, sign);
+    HBox currency = new Strip(8, money, sign);
     currency.setAlignment(Pos.CENTER_LEFT);
-    dark.setOnAction(e -> model.setTheme(dark.isSelected() ? Theme.GRAPHITE : Theme.PAPER));
     change.run();
-    return new VBox(10, inches, fahrenheit, comma, twelve, currency, example, dark);
+    return new VBox(
+        10, inches, fahrenheit, comma, twelve, currency, example, look(model), size(model));
+  }
+
+  private static HBox look(JobModel model) {
+    ComboBox<Looks.Wish> look = new ComboBox<>();
+    look.setId("set-look");
+    look.getItems().setAll(Looks.Wish.values());
+    look.setConverter(Labels.words(Looks.Wish::words));
+    look.setValue(model.looks().wishProperty().get());
+    look.valueProperty().addListener((o, was, is) -> model.looks().wish(is));
+    return named("Light or dark", look, "Ctrl+T changes it, too.");
+  }
+
+  private static HBox size(JobModel model) {
+    ComboBox<Integer> size = new ComboBox<>();
+    size.setId("set-text-size");
+    size.getItems().setAll(Looks.SIZES);
+    size.setConverter(Labels.words(percent -> percent + " %"));
+    size.setValue(model.looks().textPercentProperty().get());
+    size.valueProperty().addListener((o, was, is) -> model.looks().size(is));
+    model.looks().textPercentProperty().addListener((o, was, is) -> size.setValue(is.intValue()));
+    return named("Size of text", size, "Ctrl+Plus and Ctrl+Minus change it, too.");
+  }
+
+  private static HBox named(String name, Node box, String hint) {
+    Label label = Labels.line(name);
+    label.setLabelFor(box);
+    HBox row = new Strip(8, label, box, Labels.line(hint, "hint"));
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
   }
 
   private static CheckBox box(String id, String words, boolean on) {

@@ -1,9 +1,12 @@
 package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -11,6 +14,9 @@ import javafx.scene.layout.VBox;
 
 /** A sheet laid over the window; Escape or a press beside it puts it away. */
 public final class Sheet extends StackPane {
+  private static final double LEAST_WIDTH = 640;
+  private static final double MARGIN = 24;
+
   private final VBox body;
 
   /**
@@ -23,14 +29,18 @@ public final class Sheet extends StackPane {
     Button shut = new Button("Close  Esc");
     shut.setId("close-sheet");
     shut.setOnAction(e -> close.run());
-    HBox head = new HBox(Labels.line(title, "sheet-title"), Labels.spring(), shut);
+    HBox head = new Strip(Labels.line(title, "sheet-title"), Labels.spring(), shut);
     head.setAlignment(Pos.CENTER_LEFT);
     body = new VBox(head);
     body.getChildren().addAll(content);
     body.getStyleClass().add("sheet");
-    body.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
-    body.setMinWidth(640);
-    getChildren().add(body);
+    // In a window with little room a sheet is as wide as that, and scrolls.
+    ScrollPane scroll = new ScrollPane(body);
+    scroll.minWidthProperty().bind(Bindings.min(LEAST_WIDTH, widthProperty().subtract(MARGIN)));
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    scroll.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    getChildren().add(scroll);
     setOnMousePressed(
         e -> {
           if (e.getTarget() == this) {

@@ -1,15 +1,19 @@
 package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.Looks;
 import dev.ambershim.desktop.model.Message;
 import dev.ambershim.desktop.model.Work;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.desktop.widget.TimerChips;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.Tooltip;
@@ -22,7 +26,14 @@ import javafx.scene.layout.Region;
 final class Shelf extends HBox {
   private final Label message = Labels.line("");
 
-  Shelf(JobModel model) {
+  private final Hyperlink more = new Hyperlink("What to do");
+
+  /**
+   * A shelf.
+   *
+   * @param help shows a page of the handbook
+   */
+  Shelf(JobModel model, Consumer<String> help) {
     getStyleClass().add("shelf");
     message.setId("message");
     message.setMaxWidth(Double.MAX_VALUE);
@@ -48,15 +59,18 @@ final class Shelf extends HBox {
     saved.setMinWidth(120);
     TimerChips timers = new TimerChips(model.workbench().timers(), "shelf-timer");
     timers.setPrefWrapLength(560);
-    getChildren().addAll(message, Labels.spring(), timers, saved);
+    more.setId("message-help");
+    more.setMinWidth(USE_PREF_SIZE);
+    more.setOnAction(e -> help.accept(model.messageProperty().get().page()));
+    getChildren().addAll(message, more, Labels.spring(), timers, saved);
     for (Work line : List.of(model.work(), model.reckoning())) {
       AtomicReference<HBox> shown = new AtomicReference<>();
       line.nameProperty()
           .addListener(
               (o, was, is) -> {
                 if (shown.get() == null && !is.isEmpty()) {
-                  shown.set(progress(line));
-                  getChildren().add(2, shown.get());
+                  shown.set(progress(line, model.looks()));
+                  getChildren().add(3, shown.get());
                 }
                 if (shown.get() != null) {
                   shown.get().setVisible(!is.isEmpty());
@@ -68,23 +82,35 @@ final class Shelf extends HBox {
     show(model.messageProperty().get());
   }
 
-  private static HBox progress(Work line) {
+  /** Lets a long message take two lines, where there is little room. */
+  void fold(boolean tight) {
+    message.setWrapText(tight);
+  }
+
+  private static HBox progress(Work line, Looks looks) {
     Label name = Labels.line("", "quiet");
     name.textProperty().bind(line.nameProperty());
     ProgressBar bar = new ProgressBar();
     bar.progressProperty().bind(line.shareProperty());
     bar.setPrefWidth(140);
+    if (looks.calm()) {
+      // Without an end in sight the bar would run to and fro; the name says it, too.
+      bar.visibleProperty().bind(line.shareProperty().greaterThanOrEqualTo(0));
+    }
     Button cancel = new Button("Cancel");
     cancel.setMinWidth(Region.USE_PREF_SIZE);
     cancel.setId("cancel");
     cancel.setOnAction(e -> line.cancelRunning());
-    HBox progress = new HBox(8, name, bar, cancel);
+    HBox progress = new Strip(8, name, bar, cancel);
     progress.setAlignment(Pos.CENTER_LEFT);
     return progress;
   }
 
   private void show(Message said) {
     message.getStyleClass().remove("problem");
+    boolean helped = said != null && !said.page().isEmpty();
+    more.setVisible(helped);
+    more.setManaged(helped);
     if (said == null) {
       message.setText("");
       return;

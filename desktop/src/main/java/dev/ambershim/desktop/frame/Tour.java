@@ -3,6 +3,7 @@ package dev.ambershim.desktop.frame;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -58,7 +59,7 @@ final class Tour extends VBox {
 
   private final JobModel model;
   private final Label title = Labels.line("", "sheet-title");
-  private final Label words = Labels.wrapped("");
+  private final Label words = Labels.line("");
   private final Label place = Labels.line("", "hint");
   private int at = -1;
 
@@ -72,7 +73,7 @@ final class Tour extends VBox {
     setMaxSize(WIDTH, Region.USE_PREF_SIZE);
     StackPane.setAlignment(this, Pos.BOTTOM_CENTER);
     HBox foot =
-        new HBox(
+        new Strip(
             10,
             place,
             Labels.spring(),

@@ -48,9 +48,9 @@ final class TroublePane {
     VBox box =
         new VBox(
             14,
-            Labels.wrapped("\"" + trouble.title() + "\" could not be opened.", "answer"),
-            Labels.wrapped(trouble.what()),
-            Labels.wrapped("All your other jobs are in reach. For this one you can:"),
+            Labels.line("\"" + trouble.title() + "\" could not be opened.", "answer"),
+            Labels.line(trouble.what()),
+            Labels.line("All your other jobs are in reach. For this one you can:"),
             new FlowPane(10, 10, again, without, earlier, write, remove),
             others);
     box.setId("trouble");

@@ -6,6 +6,7 @@ import dev.ambershim.core.stage.Checklist;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -53,7 +54,7 @@ final class WhereSheet {
     Label mark = Labels.line(item.has() ? "done" : "open", item.has() ? "strong" : "quiet");
     mark.setMinWidth(MARK_WIDTH);
     Label words = Labels.line(item.words(), item.has() ? "strong" : "quiet");
-    HBox row = new HBox(10, mark, stage, words);
+    HBox row = new Strip(10, mark, stage, words);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }

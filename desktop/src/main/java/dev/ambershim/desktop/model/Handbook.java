@@ -77,6 +77,43 @@ public final class Handbook {
     }
   }
 
+  /**
+   * The page that says more about a problem.
+   *
+   * @param key of the problem, such as {@code log.noTime}
+   */
+  public static String about(String key) {
+    return switch (key.replaceFirst("\\..*$", "")) {
+      case "check", "drift", "everyday", "keep", "care", "found", "shelf" -> "keep";
+      case "series", "print" -> "series";
+      case "diagnose", "diagnosis", "evidence" -> "diagnosis";
+      case "probe", "rest", "gauge", "measure", "shim", "outline" -> "measure";
+      case "lap", "surface" -> "lap";
+      case "dose", "coat", "metal", "film", "spread", "syringe" -> "coat";
+      case "mount", "close", "screw" -> "close";
+      case "stack", "solve" -> "conduction";
+      case "weigh", "terms", "forecast", "cooler", "heat", "field", "number", "chip" -> "weigh";
+      case "hours", "schedule", "plan" -> "plans";
+      case "rung", "rungs", "ladder", "headroom", "prove", "remount" -> "prove";
+      case "log",
+          "run",
+          "role",
+          "record",
+          "rig",
+          "protocol",
+          "sensors",
+          "core",
+          "time",
+          "power",
+          "room",
+          "coolant",
+          "reading",
+          "baseline" ->
+          "baseline";
+      default -> "logbook";
+    };
+  }
+
   /** All pages. */
   public List<Page> pages() {
     return pages;

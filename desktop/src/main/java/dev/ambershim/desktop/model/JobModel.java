@@ -40,13 +40,11 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
@@ -67,13 +65,12 @@ public final class JobModel implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Assessment> assessment = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
-  private final DoubleProperty perMillimetre = new SimpleDoubleProperty(96 / 25.4);
+  private final Looks looks = new Looks(this::keep);
   private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.PROVE);
   private final ObjectProperty<Side> side = new SimpleObjectProperty<>(Side.AFTER);
   private final ObjectProperty<Weighing> weighing = new SimpleObjectProperty<>();
   private final ObjectProperty<Preview> preview = new SimpleObjectProperty<>();
   private final StringProperty part = new SimpleStringProperty(Part.INNER);
-  private final ReadOnlyObjectWrapper<Theme> theme = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Notation> notation = new ReadOnlyObjectWrapper<>();
   private final ObservableList<JobHead> jobs = FXCollections.observableArrayList();
   private final List<Message> history = new ArrayList<>();
@@ -109,13 +106,12 @@ public final class JobModel implements AutoCloseable {
    */
   public JobModel(Supplier<Moment> clock) {
     work = new Work(this::hear);
-    reckoning = new Work(problem -> note(new Message(problem.getMessage(), true)));
-    assessor = new Work(problem -> note(new Message(problem.getMessage(), true)));
-    inquiry = new Work(problem -> note(new Message(problem.getMessage(), true)));
+    reckoning = new Work(problem -> note(Message.of(problem)));
+    assessor = new Work(problem -> note(Message.of(problem)));
+    inquiry = new Work(problem -> note(Message.of(problem)));
     stage.addListener((o, was, is) -> Stage.sideOf(is).ifPresent(side::set));
     side.addListener((o, was, is) -> preview.set(null));
     assessment.addListener((o, was, is) -> weighing.set(null));
-    theme.set(Theme.GRAPHITE);
     notation.set(Notation.METRIC);
     workbench = new WorkModel(this, clock);
   }
@@ -127,9 +123,8 @@ public final class JobModel implements AutoCloseable {
     readOnly.set(logbook.readOnly());
     logs.putAll(from.logs());
     assessing = from.assessing();
-    theme.set(from.preferences().theme());
     notation.set(from.preferences().notation());
-    perMillimetre.set(from.preferences().perMillimetre());
+    looks.begin(from.preferences());
     jobs.setAll(from.jobs());
     from.assessment().ifPresent(assessment::set);
     from.stored().ifPresent(this::take);
@@ -155,7 +150,7 @@ public final class JobModel implements AutoCloseable {
   }
 
   private void hear(Problem problem) {
-    note(new Message(problem.getMessage(), true));
+    note(Message.of(problem));
     unsaved = 0;
     if (problem.key().equals("disk.full") && stored.get() != null) {
       // What was typed stays on screen, and is kept with the next change or the next try.
@@ -188,12 +183,12 @@ public final class JobModel implements AutoCloseable {
 
   /** Says a line on the shelf. */
   public void say(String text) {
-    note(new Message(text, false));
+    note(Message.plain(text));
   }
 
   /** Says a line about something that is wrong. */
   void warn(String text) {
-    note(new Message(text, true));
+    note(new Message(text, true, "logbook"));
   }
 
   private void note(Message said) {
@@ -596,10 +591,9 @@ public final class JobModel implements AutoCloseable {
     return step(now);
   }
 
-  /** Changes the look. */
-  public void setTheme(Theme other) {
-    theme.set(other);
-    keepPreferences();
+  /** How the window looks. */
+  public Looks looks() {
+    return looks;
   }
 
   /** Changes how figures are written. */
@@ -615,13 +609,12 @@ public final class JobModel implements AutoCloseable {
     if (logbook == null) {
       return;
     }
-    Theme look = theme.get();
     Notation writing = notation.get();
     work.submit(
         "",
         progress -> {
-          Preferences.keep(logbook, look, writing);
-          return look;
+          Preferences.keep(logbook, writing);
+          return writing;
         },
         done -> {});
   }
@@ -644,11 +637,6 @@ public final class JobModel implements AutoCloseable {
     if (logbook != null) {
       work.submit("", progress -> logbook.settings().getOrDefault(key, ""), told);
     }
-  }
-
-  /** How many units of the screen make a millimetre, as it was held against a card. */
-  public DoubleProperty perMillimetreProperty() {
-    return perMillimetre;
   }
 
   /** The line of work. */
@@ -760,7 +748,7 @@ public final class JobModel implements AutoCloseable {
 
   /** The look. */
   public ReadOnlyObjectProperty<Theme> themeProperty() {
-    return theme.getReadOnlyProperty();
+    return looks.themeProperty();
   }
 
   /** How figures are written. */

@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.model;
 
+import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.reading.RunLog;
 
@@ -8,8 +9,19 @@ import dev.ambershim.core.runs.reading.RunLog;
  *
  * @param text what it says
  * @param problem whether the person has to do something about it
+ * @param page the handbook's page that says more about what to do, or empty
  */
-public record Message(String text, boolean problem) {
+public record Message(String text, boolean problem, String page) {
+  /** What is simply so. */
+  static Message plain(String text) {
+    return new Message(text, false, "");
+  }
+
+  /** What went wrong, with where and what to do. */
+  static Message of(Problem problem) {
+    return new Message(problem.getMessage(), true, Handbook.about(problem.key()));
+  }
+
   /** What a log that was just read is told with. */
   static String told(String name, Side to, RunLog log) {
     String dropped =

@@ -8,23 +8,37 @@ import java.util.Map;
 /**
  * What a person has set, kept with the logbook.
  *
- * @param theme the look
+ * @param wish the look that is wished for
+ * @param system the look that the desktop asks for, or else ours
+ * @param calm whether the desktop asks that nothing moves that need not
  * @param notation units and decimal mark
  * @param lastJob the job that was open last, or empty
  * @param window place and size of the window as {@code x,y,width,height}, or empty
  * @param perMillimetre units of the screen that make a millimetre
+ * @param textPercent how large text is
  */
 public record Preferences(
-    Theme theme, Notation notation, String lastJob, String window, double perMillimetre) {
+    Looks.Wish wish,
+    Theme system,
+    boolean calm,
+    Notation notation,
+    String lastJob,
+    String window,
+    double perMillimetre,
+    int textPercent) {
   /** A screen of 96 units an inch, which most are told to be. */
-  private static final double USUAL = 96 / 25.4;
+  static final double USUAL_SCREEN = 96 / 25.4;
 
   /** Reads what was kept, with sensible values where nothing was. */
   public static Preferences of(Logbook logbook) {
     Map<String, String> kept = logbook.settings();
     Notation usual = Notation.of(Locale.getDefault(Locale.Category.FORMAT));
+    SystemLook.Asked desktop = SystemLook.asked();
+    Looks.Wish wish = wish(kept.getOrDefault("theme", ""));
     return new Preferences(
-        "paper".equals(kept.get("theme")) ? Theme.PAPER : Theme.GRAPHITE,
+        wish,
+        desktop.theme().orElse(Theme.GRAPHITE),
+        desktop.calm(),
         new Notation(
             "yes".equals(kept.get("inches")),
             "yes".equals(kept.get("fahrenheit")),
@@ -33,7 +47,20 @@ public record Preferences(
             kept.getOrDefault("currency", usual.currency())),
         kept.getOrDefault("lastJob", ""),
         kept.getOrDefault("window", ""),
-        number(kept.get("perMillimetre"), USUAL));
+        number(kept.get("perMillimetre"), USUAL_SCREEN),
+        percent(kept.getOrDefault("textPercent", "")));
+  }
+
+  private static Looks.Wish wish(String kept) {
+    return switch (kept) {
+      case "paper" -> Looks.Wish.PAPER;
+      case "graphite" -> Looks.Wish.GRAPHITE;
+      default -> Looks.Wish.SYSTEM;
+    };
+  }
+
+  private static int percent(String kept) {
+    return Looks.SIZES.stream().filter(s -> String.valueOf(s).equals(kept)).findFirst().orElse(100);
   }
 
   /** What was kept, else what is usual where the person lives. */
@@ -50,8 +77,7 @@ public record Preferences(
     }
   }
 
-  static void keep(Logbook logbook, Theme theme, Notation notation) {
-    logbook.keepSetting("theme", theme.words());
+  static void keep(Logbook logbook, Notation notation) {
     logbook.keepSetting("inches", notation.inches() ? "yes" : "no");
     logbook.keepSetting("fahrenheit", notation.fahrenheit() ? "yes" : "no");
     logbook.keepSetting("decimalComma", notation.decimalComma() ? "yes" : "no");

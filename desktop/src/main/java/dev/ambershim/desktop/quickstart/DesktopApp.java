@@ -10,6 +10,7 @@ import dev.ambershim.desktop.widget.Camera;
 import dev.ambershim.desktop.widget.FilePicker;
 import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.logbook.store.Copies;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -147,7 +148,7 @@ public final class DesktopApp extends Application {
     Throwable cause = failure instanceof CompletionException ? failure.getCause() : failure;
     String key = cause instanceof Problem p ? p.key() : "";
     boolean busy = key.equals("logbook.busy");
-    HBox buttons = new HBox(10);
+    HBox buttons = new Strip(10);
     boolean denied = key.equals("logbook.denied") || key.equals("logbook.folder");
     if (busy || (denied && Files.isReadable(how.logbook().resolve("logbook.sqlite")))) {
       Button look = new Button("Open read-only");
@@ -175,7 +176,7 @@ public final class DesktopApp extends Application {
         busy ? "This logbook is already open" : "The logbook did not open",
         new VBox(
             14,
-            Labels.wrapped(
+            Labels.line(
                 cause instanceof Problem
                     ? cause.getMessage()
                     : "Something in it was not foreseen ("

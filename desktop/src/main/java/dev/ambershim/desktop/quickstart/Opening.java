@@ -2,6 +2,7 @@ package dev.ambershim.desktop.quickstart;
 
 import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.desktop.model.Opened;
+import dev.ambershim.desktop.model.SystemLook;
 import dev.ambershim.desktop.widget.Dress;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Json;
@@ -26,6 +27,7 @@ public final class Opening {
   public static CompletableFuture<Opened> start(LaunchOptions options) {
     CompletableFuture<Opened> opened = new CompletableFuture<>();
     thread("preparing", Json::prepare);
+    thread("asking the desktop", SystemLook::asked);
     thread(
         "opening",
         () -> {

@@ -13,10 +13,10 @@ import javafx.scene.layout.VBox;
 
 /** A stage's question, its answer in one large sentence, the reasons, and the working on demand. */
 public final class AnswerPane extends VBox {
-  private final Label answer = Labels.wrapped("", "answer");
+  private final Label answer = Labels.line("", "answer");
   private final VBox reasons = new VBox(2);
   private final VBox working = new VBox(3);
-  private final HBox foot = new HBox(8);
+  private final HBox foot = new Strip(8);
 
   /** So many reasons stand under the answer; the others open on demand. */
   private static final int SHOWN = 2;
@@ -112,7 +112,7 @@ public final class AnswerPane extends VBox {
     rest.getChildren().clear();
     for (String reason : why) {
       boolean first = reasons.getChildren().size() < SHOWN;
-      (first ? reasons : rest).getChildren().add(Labels.wrapped(reason, "reason"));
+      (first ? reasons : rest).getChildren().add(Labels.line(reason, "reason"));
     }
     int others = rest.getChildren().size();
     more.setText(others == 1 ? "1 more reason" : others + " more reasons");
@@ -135,7 +135,7 @@ public final class AnswerPane extends VBox {
    * Sets the working out; only when it is asked for, since few look at it and it takes its time.
    */
   private void fill() {
-    working.getChildren().setAll(Labels.wrapped(how.formula() + ".", "strong"));
+    working.getChildren().setAll(Labels.line(how.formula() + ".", "strong"));
     StringBuilder inputs = new StringBuilder();
     for (Working.Input input : how.inputs()) {
       inputs
@@ -144,10 +144,10 @@ public final class AnswerPane extends VBox {
           .append(' ')
           .append(writing.significant(input.value(), input.unit()));
     }
-    working.getChildren().add(Labels.wrapped(inputs.toString()));
-    working.getChildren().add(Labels.wrapped("Source: " + how.source() + ".", "quiet"));
+    working.getChildren().add(Labels.line(inputs.toString()));
+    working.getChildren().add(Labels.line("Source: " + how.source() + ".", "quiet"));
     for (String limit : how.limits()) {
-      working.getChildren().add(Labels.wrapped("Limit: " + limit, "quiet"));
+      working.getChildren().add(Labels.line("Limit: " + limit, "quiet"));
     }
   }
 }

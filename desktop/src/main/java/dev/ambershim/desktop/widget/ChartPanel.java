@@ -229,7 +229,7 @@ public final class ChartPanel extends VBox {
       Button remove =
           button("Take out", "remove-mark-" + i, "Take this mark out", () -> unmark(index));
       remove.setDisable(model.readOnly());
-      HBox row = new HBox(8, Labels.line(words.get(i)), Labels.spring(), remove);
+      HBox row = new Strip(8, Labels.line(words.get(i)), Labels.spring(), remove);
       row.setAlignment(Pos.CENTER_LEFT);
       marks.getChildren().add(row);
     }

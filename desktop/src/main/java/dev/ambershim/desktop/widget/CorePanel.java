@@ -74,7 +74,7 @@ public final class CorePanel extends VBox {
         model.themeProperty().get().dark());
     words.getChildren().clear();
     for (HotSpots.Hint hint : maps.hints()) {
-      words.getChildren().add(Labels.wrapped("Hint: " + hint.sentence() + " " + hint.test()));
+      words.getChildren().add(Labels.line("Hint: " + hint.sentence() + " " + hint.test()));
     }
     VBox steps = new VBox(3);
     words.getChildren().add(steps);
@@ -83,11 +83,11 @@ public final class CorePanel extends VBox {
         .submit(
             "",
             progress -> told(runs, n),
-            told -> told.forEach(t -> steps.getChildren().add(Labels.wrapped(t, "hint"))));
+            told -> told.forEach(t -> steps.getChildren().add(Labels.line(t, "hint"))));
     words
         .getChildren()
         .add(
-            Labels.wrapped(
+            Labels.line(
                 "Where each core lies is taken by the usual rows; your chip may differ.", "hint"));
   }
 

@@ -9,7 +9,9 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Base64;
 import java.util.List;
+import java.util.Locale;
 import javafx.application.Application;
 import javafx.css.Stylesheet;
 import javafx.scene.Scene;
@@ -26,6 +28,11 @@ import javafx.scene.text.Text;
 public final class Dress {
   /** System property that names the folder with what was made ready after the build. */
   public static final String READY = "ambershim.ready";
+
+  private static final String INLINE = "data:text/css;charset=utf-8;base64,";
+
+  /** Height of usual letters, pixels. */
+  private static final double LETTERS = 14;
 
   private Dress() {}
 
@@ -82,6 +89,25 @@ public final class Dress {
   public static void scene(Scene scene, Theme theme) {
     base(theme);
     scene.getStylesheets().setAll(sheet("shell"), sheet(theme.words()));
+  }
+
+  /**
+   * Enlarges the letters of what opens beside the window: lists, menus and tips.
+   *
+   * @param factor by how much
+   */
+  public static void popups(Scene scene, double factor) {
+    scene.getStylesheets().removeIf(s -> s.startsWith(INLINE));
+    if (factor > 1) {
+      String css =
+          String.format(
+              Locale.ROOT,
+              ".combo-box-popup .list-cell,.context-menu .label,.tooltip{-fx-font-size:%.1fpx}",
+              LETTERS * factor);
+      scene
+          .getStylesheets()
+          .add(INLINE + Base64.getEncoder().encodeToString(css.getBytes(StandardCharsets.UTF_8)));
+    }
   }
 
   private static String sheet(String name) {

@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.desktop.model.JobModel;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -15,7 +16,8 @@ import javafx.scene.layout.VBox;
 
 /**
  * One figure to edit: name, figure, unit, and beneath it how to measure it or what is wrong with
- * it. Enter or leaving the box keeps it; Escape brings the kept figure back.
+ * it, and what it holds of the forecast's uncertainty. Enter or leaving the box keeps it; Escape
+ * brings the kept figure back.
  */
 public final class FieldRow extends VBox {
   private final JobModel model;
@@ -40,7 +42,7 @@ public final class FieldRow extends VBox {
     HBox row = new HBox(name, Labels.spring(), box, unit);
     row.getStyleClass().add("field-row");
     row.setAlignment(Pos.CENTER_LEFT);
-    hint = Labels.wrapped("", "hint");
+    hint = Labels.line("", "hint");
     getChildren().addAll(row, hint);
     reset();
     box.setOnAction(e -> keep());
@@ -65,10 +67,28 @@ public final class FieldRow extends VBox {
     Notation notation = model.notationProperty().get();
     box.setText(field.shown(job, notation));
     box.setPromptText(field.prompt(job, notation));
+    explain();
+  }
+
+  /** Says anew what is known of the figure, unless what was typed is wrong. */
+  public void explain() {
+    Job job = model.jobProperty().get();
+    Notation notation = model.notationProperty().get();
+    if (job == null || box.getStyleClass().contains("wrong") && box.isFocused()) {
+      return;
+    }
     calm(
         Optional.ofNullable(field.read(job))
             .flatMap(kept -> field.doubt(kept, notation))
-            .orElse(field.how()));
+            .orElse((field.how() + share(notation)).strip()));
+  }
+
+  /** What the figure holds of the forecast's uncertainty, where Weigh reckons with that. */
+  private String share(Notation notation) {
+    Weighing weighing = model.weighingProperty().get();
+    return weighing == null
+        ? ""
+        : weighing.doubts().words(field.name(), notation).map(words -> " " + words).orElse("");
   }
 
   private void calm(String words) {

@@ -8,6 +8,7 @@ import dev.ambershim.desktop.model.JobModel;
 import java.util.Objects;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 
 /**
@@ -29,6 +30,9 @@ public final class FigureBox extends TextField {
     setMinWidth(USE_PREF_SIZE);
     setMaxWidth(USE_PREF_SIZE);
     setAccessibleText(figure.label());
+    setAccessibleHelp(figure.how());
+    // A tip is a window of its own and dear to make, so it is made when it is first looked for.
+    setOnMouseEntered(e -> setTooltip(new Tooltip(figure.help(model.notationProperty().get()))));
     disableProperty().bind(model.readOnlyProperty());
     setOnAction(e -> keep());
     focusedProperty()

@@ -10,6 +10,8 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextFlow;
 import org.commonmark.ext.gfm.tables.TableBlock;
@@ -35,6 +37,8 @@ import org.commonmark.parser.Parser;
 public final class HandbookText {
   private static final Parser PARSER =
       Parser.builder().extensions(List.of(TablesExtension.create())).build();
+
+  private static final Font LETTERS = Font.font("Lato", FontWeight.BOLD, 14);
 
   private final Consumer<String> follow;
 
@@ -102,12 +106,12 @@ public final class HandbookText {
       HBox.setHgrow(body, Priority.ALWAYS);
       Label sign = Labels.line(list instanceof OrderedList ? number + "." : "•", "quiet");
       sign.setMinWidth(18);
-      to.add(new HBox(6, sign, body));
+      to.add(new Strip(6, sign, body));
     }
   }
 
   private static Node code(String literal) {
-    Label label = Labels.wrapped(literal.stripTrailing(), "page-code");
+    Label label = Labels.line(literal.stripTrailing(), "page-code");
     label.setMaxWidth(Double.MAX_VALUE);
     return label;
   }
@@ -127,6 +131,8 @@ public final class HandbookText {
             if (((TableCell) c).isHeader()) {
               flow.getStyleClass().add("page-strong");
             }
+            // A column may be narrow, but not so narrow that it breaks its words.
+            flow.setMinWidth(Words.longest(said(flow), LETTERS));
             GridPane.setHgrow(flow, Priority.ALWAYS);
             grid.add(flow, column++, row);
           }
@@ -135,6 +141,18 @@ public final class HandbookText {
       }
     }
     return grid;
+  }
+
+  private static String said(TextFlow flow) {
+    StringBuilder said = new StringBuilder();
+    flow.getChildren()
+        .forEach(
+            part -> {
+              if (part instanceof Text text) {
+                said.append(text.getText());
+              }
+            });
+    return said.toString();
   }
 
   private TextFlow flow(org.commonmark.node.Node parent) {

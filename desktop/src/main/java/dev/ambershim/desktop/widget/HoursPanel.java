@@ -48,7 +48,7 @@ public final class HoursPanel extends VBox {
   private final List<ToggleButton> days = new ArrayList<>();
   private final TextField start = field("start-at", 150);
   private final TextField end = field("done-by", 150);
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
   private boolean filling;
 
   /**
@@ -111,7 +111,7 @@ public final class HoursPanel extends VBox {
   }
 
   private static HBox row(Node... nodes) {
-    HBox row = new HBox(6, nodes);
+    HBox row = new Strip(6, nodes);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }

@@ -1,28 +1,22 @@
 package dev.ambershim.desktop.widget;
 
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.util.StringConverter;
 
 /** Labels with a style, and the space between them. */
 public final class Labels {
   private Labels() {}
 
-  /** A label of one line. */
+  /** Words that take a line, or more where there is little room, and are never cut. */
   public static Label line(String text, String... styles) {
-    Label label = new Label(text);
+    Label label = new Words(text);
     label.getStyleClass().addAll(styles);
-    return label;
-  }
-
-  /** A label that wraps and is never cut. */
-  public static Label wrapped(String text, String... styles) {
-    Label label = line(text, styles);
-    label.setWrapText(true);
-    label.setMinHeight(Region.USE_PREF_SIZE);
     return label;
   }
 
@@ -35,7 +29,7 @@ public final class Labels {
         said.setLabelFor(node);
       }
     }
-    HBox row = new HBox(8, said);
+    HBox row = new Strip(8, said);
     row.getChildren().addAll(box);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
@@ -46,5 +40,20 @@ public final class Labels {
     Region region = new Region();
     HBox.setHgrow(region, Priority.ALWAYS);
     return region;
+  }
+
+  /** Shows what a box offers in words; what is typed cannot be read back. */
+  public static <T> StringConverter<T> words(Function<T, String> words) {
+    return new StringConverter<>() {
+      @Override
+      public String toString(T value) {
+        return value == null ? "" : words.apply(value);
+      }
+
+      @Override
+      public T fromString(String text) {
+        throw new UnsupportedOperationException("nothing is typed here");
+      }
+    };
   }
 }

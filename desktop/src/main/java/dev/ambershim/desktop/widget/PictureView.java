@@ -19,6 +19,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
+import javafx.scene.transform.Scale;
 
 /**
  * Paints a picture that is drawn anew for the size there is. Parts can be picked with the mouse;
@@ -39,6 +40,9 @@ public final class PictureView extends Region {
   private BiFunction<Double, Double, Picture> source;
   private Picture picture;
   private boolean dark;
+  private double wide;
+  private double high;
+  private double sharpness = 1;
   private String picked = "";
   private Consumer<String> onPick;
 
@@ -49,7 +53,7 @@ public final class PictureView extends Region {
     Copying.offer(this);
     canvas.setOnMouseClicked(
         e -> {
-          String part = partAt(e.getX(), e.getY());
+          String part = partAt(e.getX() / sharpness, e.getY() / sharpness);
           if (onPick != null && !part.isEmpty()) {
             onPick.accept(part);
           }
@@ -57,7 +61,7 @@ public final class PictureView extends Region {
     canvas.setOnMouseMoved(
         e ->
             setCursor(
-                onPick != null && !partAt(e.getX(), e.getY()).isEmpty()
+                onPick != null && !partAt(e.getX() / sharpness, e.getY() / sharpness).isEmpty()
                     ? Cursor.HAND
                     : Cursor.DEFAULT));
   }
@@ -126,10 +130,16 @@ public final class PictureView extends Region {
   protected void layoutChildren() {
     double width = Math.floor(getWidth());
     double height = Math.floor(getHeight());
-    boolean resized = canvas.getWidth() != width || canvas.getHeight() != height;
+    // Drawn larger by the window, it is painted in as many more dots, so that it stays sharp.
+    double finer = Math.max(1, getLocalToSceneTransform().getMxx());
+    boolean resized = wide != width || high != height || sharpness != finer;
     if (source != null && width > LEAST && height > LEAST && (resized || picture == null)) {
-      canvas.setWidth(width);
-      canvas.setHeight(height);
+      wide = width;
+      high = height;
+      sharpness = finer;
+      canvas.setWidth(width * finer);
+      canvas.setHeight(height * finer);
+      canvas.getTransforms().setAll(new Scale(1 / finer, 1 / finer));
       picture = source.apply(width, height);
       setAccessibleText(picture.description());
       paint();
@@ -138,11 +148,11 @@ public final class PictureView extends Region {
 
   /** The picture as an image, so many times as large, on the theme's panel. */
   public WritableImage image(double scale) {
-    Canvas large = new Canvas(canvas.getWidth() * scale, canvas.getHeight() * scale);
+    Canvas large = new Canvas(wide * scale, high * scale);
     GraphicsContext g = large.getGraphicsContext2D();
     g.scale(scale, scale);
     g.setFill((dark ? GRAPHITE : PAPER).get(Tone.PANEL));
-    g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    g.fillRect(0, 0, wide, high);
     paint(g, picture, dark ? GRAPHITE : PAPER);
     return large.snapshot(null, null);
   }
@@ -153,9 +163,12 @@ public final class PictureView extends Region {
     }
     GraphicsContext g = canvas.getGraphicsContext2D();
     g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    g.save();
+    g.scale(sharpness, sharpness);
     Map<Tone, Color> colours = dark ? GRAPHITE : PAPER;
     paint(g, picture, colours);
     outline(g, colours);
+    g.restore();
   }
 
   private static void paint(GraphicsContext g, Picture picture, Map<Tone, Color> colours) {

@@ -83,7 +83,7 @@ public final class RunRows extends VBox {
     move.setDisable(model.readOnly());
     remove.setDisable(model.readOnly());
     HBox head =
-        new HBox(
+        new Strip(
             which,
             name,
             Labels.spring(),
@@ -100,7 +100,7 @@ public final class RunRows extends VBox {
     which.setMinWidth(Region.USE_PREF_SIZE);
     VBox box = new VBox(2, head);
     if (run.problem().isPresent()) {
-      box.getChildren().add(Labels.wrapped(run.problem().get().getMessage(), "hint", "wrong"));
+      box.getChildren().add(Labels.line(run.problem().get().getMessage(), "hint", "wrong"));
     }
     run.analysis().ifPresent(a -> figures(box, run, a));
     return box;
@@ -129,7 +129,7 @@ public final class RunRows extends VBox {
     Notation n = model.notationProperty().get();
     if (a.unfit().isPresent()) {
       box.getChildren()
-          .add(Labels.wrapped("Does not count: " + a.unfit().get() + ".", "hint", "wrong"));
+          .add(Labels.line("Does not count: " + a.unfit().get() + ".", "hint", "wrong"));
     }
     if (a.settledSamples() > 0) {
       String text =
@@ -151,10 +151,10 @@ public final class RunRows extends VBox {
               + "; settled "
               + Math.round(a.plateauSeconds() / 60)
               + " min.";
-      box.getChildren().add(Labels.wrapped(text));
+      box.getChildren().add(Labels.line(text));
     }
-    a.remarks().forEach(r -> box.getChildren().add(Labels.wrapped(r, "hint")));
-    run.log().notes().remarks().forEach(r -> box.getChildren().add(Labels.wrapped(r, "hint")));
+    a.remarks().forEach(r -> box.getChildren().add(Labels.line(r, "hint")));
+    run.log().notes().remarks().forEach(r -> box.getChildren().add(Labels.line(r, "hint")));
     if (run.log().with(Role.ROOM).isEmpty()) {
       box.getChildren().add(room(run));
     }
@@ -186,7 +186,7 @@ public final class RunRows extends VBox {
               }
             });
     HBox row =
-        new HBox(
+        new Strip(
             Labels.line("Room air"), field, Labels.line(n.symbol(Unit.CELSIUS), "quiet"), hint);
     row.getStyleClass().add("field-row");
     row.setAlignment(Pos.CENTER_LEFT);

@@ -23,7 +23,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** The steps of a plan in their order in time, and everything about the picked one. */
@@ -114,7 +113,7 @@ public final class StepList extends VBox {
     detail.getChildren().clear();
     photos.show(step == null ? List.of() : log.entry(step.id()).photos());
     if (step == null) {
-      detail.getChildren().add(Labels.wrapped("Pick a step to read all about it.", "hint"));
+      detail.getChildren().add(Labels.line("Pick a step to read all about it.", "hint"));
       return;
     }
     add(step.title(), "strong");
@@ -169,7 +168,7 @@ public final class StepList extends VBox {
   }
 
   private void add(String text, String style) {
-    detail.getChildren().add(Labels.wrapped(text, style));
+    detail.getChildren().add(Labels.line(text, style));
   }
 
   /** A row: done or not, when, what, how long, and whether something holds there. */
@@ -200,7 +199,7 @@ public final class StepList extends VBox {
       String length =
           Notation.minutes(step.hands().likely())
               + step.passes().map(w -> " + " + Notation.minutes(w.span().likely())).orElse("");
-      setGraphic(new HBox(6, state, time, title, Labels.spring(), Labels.line(length, "quiet")));
+      setGraphic(new Strip(6, state, time, title, Labels.spring(), Labels.line(length, "quiet")));
       setText(null);
     }
   }

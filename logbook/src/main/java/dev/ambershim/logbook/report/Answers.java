@@ -3,13 +3,17 @@ package dev.ambershim.logbook.report;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.stage.Assessment;
+import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
 import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.clean.CleanAnswer;
 import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.coat.CoatAnswer;
+import dev.ambershim.core.stage.diagnosis.DiagnosisAnswer;
+import dev.ambershim.core.stage.diagnosis.JobCase;
 import dev.ambershim.core.stage.keep.KeepAnswer;
 import dev.ambershim.core.stage.lap.LapAnswer;
 import dev.ambershim.core.stage.measure.MeasureAnswer;
@@ -78,10 +82,31 @@ public final class Answers {
     }
     all.add(
         ProveAnswer.of(
-            assessment, Optional.of(Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE))));
+            assessment,
+            Optional.of(Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE)),
+            causes(assessment, Side.AFTER, notation).map(DiagnosisAnswer::ranking)));
     if (!job.care().checks().isEmpty()) {
       all.add(KeepAnswer.of(job, notation));
     }
     return all;
+  }
+
+  /**
+   * Why it is hot on one side of the work, where that was found: neither a report nor results look
+   * for it themselves, as it takes seconds.
+   */
+  static Optional<DiagnosisAnswer> causes(Assessment assessment, Side side, Notation notation) {
+    return JobCase.of(assessment, side)
+        .flatMap(
+            given ->
+                Solved.CAUSES
+                    .known(given)
+                    .map(
+                        ranking ->
+                            DiagnosisAnswer.of(
+                                side == Side.BEFORE ? Stage.BASELINE : Stage.PROVE,
+                                given.given(),
+                                ranking,
+                                notation)));
   }
 }

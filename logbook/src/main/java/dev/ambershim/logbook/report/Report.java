@@ -16,10 +16,8 @@ import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Drawing;
-import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.diagnosis.DiagnosisAnswer;
-import dev.ambershim.core.stage.diagnosis.JobCase;
 import dev.ambershim.core.stage.keep.KeepAnswer;
 import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.ProveAnswer;
@@ -60,8 +58,8 @@ public record Report(String title, List<Block> blocks) {
     Job job = assessment.job();
     List<Block> blocks = new ArrayList<>();
     Forecast forecast = Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE);
-    Optional<DiagnosisAnswer> beforeCauses = causes(assessment, Side.BEFORE, notation);
-    Optional<DiagnosisAnswer> afterCauses = causes(assessment, Side.AFTER, notation);
+    Optional<DiagnosisAnswer> beforeCauses = Answers.causes(assessment, Side.BEFORE, notation);
+    Optional<DiagnosisAnswer> afterCauses = Answers.causes(assessment, Side.AFTER, notation);
     ProveAnswer proved =
         ProveAnswer.of(
             assessment, Optional.of(forecast), afterCauses.map(DiagnosisAnswer::ranking));
@@ -153,23 +151,6 @@ public record Report(String title, List<Block> blocks) {
             "Opening a processor ends its warranty and can ruin it. Labels, the maker's instructions"
                 + " and local rules come before anything written here."));
     return new Report(job.title(), blocks);
-  }
-
-  /** What was found of the causes; a report looks for none itself, as a weighing does not. */
-  private static Optional<DiagnosisAnswer> causes(
-      Assessment assessment, Side side, Notation notation) {
-    return JobCase.of(assessment, side)
-        .flatMap(
-            given ->
-                Solved.CAUSES
-                    .known(given)
-                    .map(
-                        ranking ->
-                            DiagnosisAnswer.of(
-                                side == Side.BEFORE ? Stage.BASELINE : Stage.PROVE,
-                                given.given(),
-                                ranking,
-                                notation)));
   }
 
   private static void addCauses(List<Block> blocks, DiagnosisAnswer answer, Side side) {

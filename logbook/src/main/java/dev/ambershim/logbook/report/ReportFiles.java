@@ -3,11 +3,13 @@ package dev.ambershim.logbook.report;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.weigh.Forecast;
 import dev.ambershim.core.stage.weigh.Weighing;
+import dev.ambershim.logbook.formats.DiagnoseJson;
 import dev.ambershim.logbook.formats.HeadroomJson;
 import dev.ambershim.logbook.formats.ResultCsv;
 import dev.ambershim.logbook.formats.ResultJson;
@@ -21,6 +23,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** Writes reports and results to files, the kind by the file's ending. */
 public final class ReportFiles {
@@ -97,6 +100,7 @@ public final class ReportFiles {
       String format,
       String title,
       List<Answers.Said> answers,
+      List<ObjectNode> causes,
       ObjectNode comparison,
       ObjectNode baseline,
       ObjectNode clock,
@@ -104,6 +108,12 @@ public final class ReportFiles {
       ObjectNode measured,
       ObjectNode closed,
       List<ObjectNode> runs) {}
+
+  /** Why it is hot on one side of the work, as {@code diagnose} prints it, if that was found. */
+  private static Optional<ObjectNode> causes(Assessment assessment, Side side) {
+    return Answers.causes(assessment, side, Notation.METRIC)
+        .map(a -> DiagnoseJson.of(a).put("side", side.words()));
+  }
 
   private static ObjectNode tree(Assessment assessment, Optional<Weighing> weighing) {
     return Json.published(
@@ -113,6 +123,7 @@ public final class ReportFiles {
             Answers.of(assessment, weighing, Notation.METRIC).stream()
                 .map(Answers.Said::of)
                 .toList(),
+            Stream.of(Side.values()).flatMap(side -> causes(assessment, side).stream()).toList(),
             assessment.comparison().map(ResultJson::of).orElse(null),
             assessment.baseline().map(ResultJson::of).orElse(null),
             assessment.headroom().isEmpty() ? null : HeadroomJson.of(assessment.headroom()),

@@ -616,7 +616,7 @@ class ReportTest {
   }
 
   @Test
-  void causesThatWereFoundAreAChapter() {
+  void causesThatWereFoundAreAChapter() throws IOException {
     Job plain = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4");
     Map<String, Double> watts = new HashMap<>();
     Map<String, Double> celsius = new HashMap<>();
@@ -643,5 +643,11 @@ class ReportTest {
         .contains("joint is tilted, thicker towards the back")
         .contains("What it may be, by probability");
     assertThat(ranking.lookFirst()).isPresent();
+    Path results = folder.resolve("causes.json");
+    ReportFiles.writeResults(assessment, Optional.empty(), results);
+    JsonNode told = Json.mapper().readTree(results.toFile()).path("causes").path(0);
+    assertThat(told.path("side").asText()).isEqualTo("before");
+    assertThat(told.path("causes").path(0).path("cause").asText()).isEqualTo("joint tilted");
+    assertThat(told.path("finding").path("sentence").asText()).contains("thicker towards the back");
   }
 }

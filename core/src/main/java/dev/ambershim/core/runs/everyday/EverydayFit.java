@@ -7,6 +7,7 @@ import dev.ambershim.core.physics.assembly.Room;
 import dev.ambershim.core.runs.everyday.Everyday.RoomKnown;
 import dev.ambershim.core.runs.everyday.Everyday.Use;
 import dev.ambershim.core.runs.everyday.LagSearch.Reading;
+import dev.ambershim.core.runs.everyday.ResponseFit.Fitted;
 import dev.ambershim.core.runs.judging.RunChannels;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
@@ -14,8 +15,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 
 /**
  * The resistance by the response to a power that wanders (Ljung 1999, <i>System Identification</i>,
@@ -171,12 +175,16 @@ public final class EverydayFit {
           moved,
           mean,
           minutes,
-          room);
+          room,
+          Optional.empty());
     }
     double deviation =
         Math.sqrt(Arrays.stream(watts).map(w -> (w - mean) * (w - mean)).average().orElse(0));
-    ResponseFit fit = new ResponseFit(stretches, usual, mean, deviation, roomKelvin);
-    return told(LagSearch.of(fit), moved, mean, minutes, room);
+    List<ResponseFit> fits =
+        Stream.of(Stretch.Meter.values())
+            .map(m -> new ResponseFit(stretches, usual, mean, deviation, roomKelvin, m))
+            .toList();
+    return told(LagSearch.of(fits), moved, mean, minutes, room);
   }
 
   private static double percentile(double[] sorted, double share) {
@@ -189,23 +197,46 @@ public final class EverydayFit {
     double best = readings.stream().mapToDouble(Reading::logWeight).max().orElseThrow();
     double[] weights = readings.stream().mapToDouble(r -> Math.exp(r.logWeight() - best)).toArray();
     double all = Arrays.stream(weights).sum();
-    double value = 0;
     for (int i = 0; i < weights.length; i++) {
       weights[i] /= all;
-      value += weights[i] * readings.get(i).resistance();
     }
-    double squares = 0;
-    for (int i = 0; i < weights.length; i++) {
-      Reading r = readings.get(i);
-      double off = r.resistance() - value;
-      squares += weights[i] * (r.variance() + off * off);
-    }
-    double half = Interval.normalHalf(LEVEL) * Math.hypot(Math.sqrt(squares), MODEL_SHARE * value);
+    Mixed whole = mixed(readings, weights, Fitted::resistance, Fitted::variance);
+    Mixed quick = mixed(readings, weights, Fitted::quick, Fitted::quickVariance);
+    double value = whole.value();
+    double half = Interval.normalHalf(LEVEL) * whole.error();
     Use use =
         moved < Math.max(LEAST_MOVED_WATTS, LEAST_MOVED_SHARE * mean)
             ? Use.MOVED_TOO_LITTLE
             : half > MOST_HALF_SHARE * value ? Use.TOO_WIDE : Use.USABLE;
     return new Everyday(
-        value, Interval.around(value, half, LEVEL), use, moved, mean, minutes, room);
+        value,
+        Interval.around(value, half, LEVEL),
+        use,
+        moved,
+        mean,
+        minutes,
+        room,
+        Optional.of(new Everyday.Quick(quick.value(), quick.error())));
+  }
+
+  private record Mixed(double value, double error) {}
+
+  /** A figure over all readings: their means strayed and their own doubts, and the model's. */
+  private static Mixed mixed(
+      List<Reading> readings,
+      double[] weights,
+      ToDoubleFunction<Fitted> figure,
+      ToDoubleFunction<Fitted> variance) {
+    double value = 0;
+    for (int i = 0; i < weights.length; i++) {
+      value += weights[i] * figure.applyAsDouble(readings.get(i).fitted());
+    }
+    double squares = 0;
+    for (int i = 0; i < weights.length; i++) {
+      Fitted f = readings.get(i).fitted();
+      double off = figure.applyAsDouble(f) - value;
+      squares += weights[i] * (variance.applyAsDouble(f) + off * off);
+    }
+    return new Mixed(value, Math.hypot(Math.sqrt(squares), MODEL_SHARE * value));
   }
 }

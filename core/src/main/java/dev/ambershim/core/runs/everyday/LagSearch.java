@@ -41,8 +41,13 @@ final class LagSearch {
 
   private static final double STEP = 0.08;
 
+  /** A peak so much lower, as a logarithm, adds nothing to what the highest says. */
+  private static final double HOPELESS = 12;
+
   private final ResponseFit fit;
   private final double[] usual;
+  private final double[] peak;
+  private final double top;
 
   private static final int DRAWS = 300;
   private static final long SEED = 20_261_129;
@@ -51,20 +56,31 @@ final class LagSearch {
   private static final int TAILS = 4;
 
   /** One reading of the log: how much it counts, as a logarithm, and what it says. */
-  record Reading(double logWeight, double resistance, double variance) {}
+  record Reading(double logWeight, Fitted fitted) {}
 
   private LagSearch(ResponseFit fit, double[] usualSeconds) {
     this.fit = fit;
     usual = usualSeconds;
+    peak = peak();
+    top = goal(at(peak), peak);
   }
 
-  /** Readings with three and with four parts. */
-  static List<Reading> of(ResponseFit fit) {
-    List<Reading> readings = new ArrayList<>();
+  /** Readings with three and with four parts, and with either kind of meter. */
+  static List<Reading> of(List<ResponseFit> fits) {
+    List<LagSearch> searches = new ArrayList<>();
+    List<ResponseFit> left = fits;
     for (double[] lags : USUAL) {
-      readings.addAll(new LagSearch(fit, lags).readings());
+      List<LagSearch> these = left.stream().map(fit -> new LagSearch(fit, lags)).toList();
+      searches.addAll(these);
+      // A meter that three parts speak against so clearly is not saved by a fourth.
+      left = hopeful(these).stream().map(search -> search.fit).toList();
     }
-    return readings;
+    return hopeful(searches).stream().flatMap(search -> search.readings().stream()).toList();
+  }
+
+  private static List<LagSearch> hopeful(List<LagSearch> searches) {
+    double best = searches.stream().mapToDouble(s -> s.top).max().orElseThrow();
+    return searches.stream().filter(s -> s.top > best - HOPELESS).toList();
   }
 
   private Fitted at(double[] x) {
@@ -109,7 +125,6 @@ final class LagSearch {
   /** How the evidence bends at its peak. */
   private RealMatrix curve(double[] best) {
     int n = best.length;
-    double top = goal(at(best), best);
     double[][] single = new double[n][2];
     for (int i = 0; i < n; i++) {
       single[i][0] = beside(best, i, -1, i, 0);
@@ -136,7 +151,7 @@ final class LagSearch {
   }
 
   private List<Reading> readings() {
-    double[] best = peak();
+    double[] best = peak;
     int n = best.length;
     EigenDecompositionSymmetric eigen = new EigenDecompositionSymmetric(curve(best));
     double[] wide = new double[n];
@@ -169,7 +184,7 @@ final class LagSearch {
               - (TAILS + n) / 2.0 * Math.log1p(squares / TAILS)
               - volume;
       Fitted f = at(x);
-      readings.add(new Reading(goal(f, x) - logDensity, f.resistance(), f.variance()));
+      readings.add(new Reading(goal(f, x) - logDensity, f));
     }
     return readings;
   }

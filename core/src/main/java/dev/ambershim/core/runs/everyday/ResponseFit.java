@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
@@ -31,27 +32,40 @@ final class ResponseFit {
   private final double meanWatts;
   private final double powerDeviation;
   private final double[] roomKelvin;
+  private final Stretch.Meter meter;
 
-  /** A fit: how likely, and the resistance with its variance. */
-  record Fitted(double logEvidence, double resistance, double variance) {}
+  /**
+   * A fit.
+   *
+   * @param logEvidence how likely it is
+   * @param resistance of all parts, K/W
+   * @param variance of that
+   * @param quick what of it answers a step of the power within {@link Everyday#QUICK_SECONDS}, K/W
+   * @param quickVariance of that
+   */
+  record Fitted(
+      double logEvidence, double resistance, double variance, double quick, double quickVariance) {}
 
   /**
    * Prepares stretches.
    *
    * @param usual the mean rise over the mean power, K/W
    * @param roomKelvin standard error of each log's rise as a whole; its kind's prior
+   * @param meter what a sample of the power is taken for
    */
   ResponseFit(
       List<Stretch> stretches,
       double usual,
       double meanWatts,
       double powerDeviation,
-      double[] roomKelvin) {
+      double[] roomKelvin,
+      Stretch.Meter meter) {
     this.stretches = stretches;
     this.usual = usual;
     this.meanWatts = meanWatts;
     this.powerDeviation = powerDeviation;
     this.roomKelvin = roomKelvin.clone();
+    this.meter = meter;
   }
 
   /** Fits parts of given lags, s, with noise of which a share lasts to the next block. */
@@ -71,7 +85,7 @@ final class ResponseFit {
     for (int s = 0; s < stretches.size(); s++) {
       rows.add(rows(stretches.get(s), s, lags, unknowns));
     }
-    return fit(rows, mean, deviation, parts, lasting);
+    return fit(rows, mean, deviation, lags, lasting);
   }
 
   /** The blocks of a stretch, each with its unknowns' factors and its rise behind them. */
@@ -79,7 +93,7 @@ final class ResponseFit {
     double[][] rows = new double[stretch.blocks()][unknowns + 1];
     int parts = lags.length;
     for (int k = 0; k < parts; k++) {
-      double[] seen = stretch.means(stretch.lagged(lags[k], meanWatts));
+      double[] seen = stretch.means(stretch.lagged(lags[k], meanWatts, meter));
       double[] left = stretch.means(stretch.fading(lags[k]));
       for (int b = 0; b < rows.length; b++) {
         rows[b][k] = seen[b];
@@ -95,7 +109,8 @@ final class ResponseFit {
   }
 
   private Fitted fit(
-      List<double[][]> rows, double[] mean, double[] deviation, int parts, double lasting) {
+      List<double[][]> rows, double[] mean, double[] deviation, double[] lags, double lasting) {
+    int parts = lags.length;
     int unknowns = mean.length;
     double[][] sums = new double[unknowns + 1][unknowns + 1];
     int count = 0;
@@ -154,15 +169,25 @@ final class ResponseFit {
                 + strayed
                 + Math.log(solved.getDeterminant())
                 + logPrior);
-    double[] sum = new double[unknowns];
-    Arrays.fill(sum, 0, parts, 1);
-    RealVector whole = MatrixUtils.createRealVector(sum);
-    double resistance = whole.dotProduct(best);
     for (int k = 0; k < parts; k++) {
       double below = Math.min(0, best.getEntry(k)) / (BELOW_NOTHING * usual);
       evidence -= below * below / 2;
     }
-    return new Fitted(evidence, resistance, whole.dotProduct(solved.getSolver().solve(whole)));
+    double[] sum = new double[unknowns];
+    double[] soon = new double[unknowns];
+    for (int k = 0; k < parts; k++) {
+      sum[k] = 1;
+      soon[k] = 1 - Math.exp(-Everyday.QUICK_SECONDS / lags[k]);
+    }
+    RealVector whole = MatrixUtils.createRealVector(sum);
+    RealVector quick = MatrixUtils.createRealVector(soon);
+    DecompositionSolver solver = solved.getSolver();
+    return new Fitted(
+        evidence,
+        whole.dotProduct(best),
+        whole.dotProduct(solver.solve(whole)),
+        quick.dotProduct(best),
+        quick.dotProduct(solver.solve(quick)));
   }
 
   /** The squares that a solution leaves. */

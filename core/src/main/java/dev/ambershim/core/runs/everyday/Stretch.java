@@ -15,6 +15,19 @@ import java.util.List;
  */
 record Stretch(
     double[] seconds, double[] watts, double[] rise, int[] blockOf, int blocks, int log) {
+  /** What a sample of the power is: loggers differ, and do not say. */
+  enum Meter {
+    /** The power at that moment. */
+    MOMENT,
+    /** The mean since the sample before, as counters of energy give it. */
+    MEAN_SINCE;
+
+    /** Mean power between two samples, W. */
+    double between(double before, double now) {
+      return this == MOMENT ? (before + now) / 2 : now;
+    }
+  }
+
   /** Means over blocks of the values at the samples. */
   double[] means(double[] values) {
     double[] sums = new double[blocks];
@@ -39,13 +52,14 @@ record Stretch(
    *
    * @param lagSeconds its time constant
    * @param first the power that it had settled to before
+   * @param meter what a sample of the power is
    */
-  double[] lagged(double lagSeconds, double first) {
+  double[] lagged(double lagSeconds, double first, Meter meter) {
     double[] seen = new double[seconds.length];
     seen[0] = first;
     for (int i = 1; i < seen.length; i++) {
       double stays = Math.exp(-(seconds[i] - seconds[i - 1]) / lagSeconds);
-      seen[i] = seen[i - 1] * stays + (1 - stays) * (watts[i - 1] + watts[i]) / 2;
+      seen[i] = seen[i - 1] * stays + (1 - stays) * meter.between(watts[i - 1], watts[i]);
     }
     return seen;
   }

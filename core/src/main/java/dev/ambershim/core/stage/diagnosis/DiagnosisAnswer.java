@@ -106,7 +106,7 @@ public record DiagnosisAnswer(
               : "No other cause is likelier than " + DiagnosisWords.percent(0.01) + ".");
     }
     ranking.next().stream()
-        .filter(t -> t.informationBits() >= DiagnosisWords.NOTHING)
+        .filter(NextTest::tells)
         .findFirst()
         .ifPresentOrElse(
             t -> reasons.add("Next: " + words.uncapital(words.sentence(t, first, second))),

@@ -48,7 +48,13 @@ public final class DiagnosisWords {
       case COOLANT_WARM -> "The coolant is too warm";
       case SENSOR_OFF -> "The sensor of " + core(cause) + " is off";
       case CORE_DRAWS_MORE -> capital(core(cause)) + " draws more than told";
-      case NONE_OF_THESE -> "No known cause fits these readings";
+      case NONE_OF_THESE ->
+          cause.power().isPresent()
+              ? "The power or load reading is off: the chip draws about "
+                  + percent(Math.abs(cause.power().getAsDouble()))
+                  + (cause.power().getAsDouble() > 0 ? " more" : " less")
+                  + " than it says"
+              : "No known cause fits these readings";
     };
   }
 
@@ -64,7 +70,7 @@ public final class DiagnosisWords {
       case COOLANT_WARM -> "warm coolant";
       case SENSOR_OFF -> "a sensor that is off";
       case CORE_DRAWS_MORE -> "a core that draws more";
-      case NONE_OF_THESE -> "something else";
+      case NONE_OF_THESE -> cause.power().isPresent() ? "a wrong power reading" : "something else";
     };
   }
 
@@ -168,7 +174,10 @@ public final class DiagnosisWords {
       case COOLANT_WARM -> "Remedy: clear dust, check the fans, and give the intake cooler air.";
       case SENSOR_OFF -> "Remedy: none is needed; judge this chip by its other cores.";
       case CORE_DRAWS_MORE -> "Remedy: check the load and this core's clock and voltage.";
-      case NONE_OF_THESE -> "Check the power reading, the load and the described stack.";
+      case NONE_OF_THESE ->
+          cause.power().isPresent()
+              ? "Remedy: read the power at the wall or in another program, and check the load."
+              : "Check the power reading, the load and the described stack.";
     };
   }
 
@@ -248,7 +257,7 @@ public final class DiagnosisWords {
     String doing = capital(test.trial().doing());
     String takes = Math.round(test.minutes()) + " minutes";
     String risk = test.trial().risk() == Trial.Risk.NONE ? "no risk" : "a small risk";
-    if (test.informationBits() < NOTHING) {
+    if (!test.tells()) {
       return doing + " would hardly tell anything more; it takes " + takes + ".";
     }
     return doing
@@ -263,14 +272,11 @@ public final class DiagnosisWords {
         + ".";
   }
 
-  /** A test that tells less than this is not worth its minutes, bits. */
-  static final double NOTHING = 0.02;
-
   /** The answer in a sentence. */
   String finding(List<Cause> causes, List<NextTest> next) {
     Cause first = causes.get(0);
     Cause second = causes.get(1);
-    boolean more = !next.isEmpty() && next.get(0).informationBits() >= NOTHING;
+    boolean more = !next.isEmpty() && next.get(0).tells();
     String share = percent(first.probability());
     if (first.probability() < UNTOLD) {
       return "Cannot tell yet: "

@@ -11,6 +11,8 @@ import dev.ambershim.core.runs.drift.Trend;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * The course of a chip in use, and what it says of the cause where the chip got hotter.
@@ -46,32 +48,56 @@ public record InUse(List<KeptCheck> checks, double watts, double remountKelvin) 
    * @param whole what the checks say of cores over room
    */
   public Optional<Sign> sign(Drift whole) {
-    boolean jumped = whole.largestJump().filter(j -> j.kelvin() > 0).isPresent();
-    boolean crept =
-        whole.trend() == Trend.CREEPING && whole.line().filter(l -> l.perYear() > 0).isPresent();
+    boolean jumped = jumped(whole);
+    boolean crept = crept(whole);
     if (!jumped && !crept) {
       return Optional.empty();
     }
     Sign plain = jumped ? Sign.JUMPED : Sign.CREPT;
-    List<KeptCheck> read =
-        checks.stream()
-            .filter(c -> c.coolantKelvin() != null && c.coolantKelvin() > 0)
-            .filter(c -> c.riseKelvin() > c.coolantKelvin())
-            .toList();
-    if (read.size() < DriftFit.FEWEST) {
-      return Optional.of(plain);
-    }
-    boolean cooler = moves(read.stream().map(KeptCheck::coolant).toList());
-    boolean joint = moves(read.stream().map(KeptCheck::overCoolant).toList());
-    if (cooler == joint) {
-      return Optional.of(plain);
-    }
-    return Optional.of(cooler ? Sign.COOLANT_ROSE : Sign.OVER_COOLANT_ROSE);
+    return part(
+            c -> c.coolantKelvin() != null && c.coolantKelvin() > 0,
+            KeptCheck::overCoolant,
+            KeptCheck::coolant)
+        .map(near -> near ? Sign.OVER_COOLANT_ROSE : Sign.COOLANT_ROSE)
+        .or(
+            () ->
+                part(c -> c.quickKelvin() != null, KeptCheck::quick, KeptCheck::slow)
+                    .map(near -> near ? Sign.QUICK_ROSE : Sign.SLOW_ROSE))
+        .or(() -> Optional.of(plain));
   }
 
-  private boolean moves(List<Check> course) {
-    Trend trend = drift(course).trend();
-    return trend == Trend.CREEPING || trend == Trend.JUMPED;
+  /**
+   * Whether what lies near the die rose, true, or what lies beyond, false; empty where neither or
+   * both did, or too few checks tell.
+   */
+  private Optional<Boolean> part(
+      Predicate<KeptCheck> known,
+      Function<KeptCheck, Check> near,
+      Function<KeptCheck, Check> beyond) {
+    List<KeptCheck> read =
+        checks.stream()
+            .filter(known)
+            .filter(c -> near.apply(c).riseKelvin() > 0 && beyond.apply(c).riseKelvin() > 0)
+            .toList();
+    if (read.size() < DriftFit.FEWEST) {
+      return Optional.empty();
+    }
+    boolean nearRose = rises(read.stream().map(near).toList());
+    boolean beyondRose = rises(read.stream().map(beyond).toList());
+    return nearRose == beyondRose ? Optional.empty() : Optional.of(nearRose);
+  }
+
+  private boolean rises(List<Check> course) {
+    Drift drift = drift(course);
+    return jumped(drift) || crept(drift);
+  }
+
+  private static boolean jumped(Drift drift) {
+    return drift.largestJump().filter(j -> j.kelvin() > 0).isPresent();
+  }
+
+  private static boolean crept(Drift drift) {
+    return drift.trend() == Trend.CREEPING && drift.line().filter(l -> l.perYear() > 0).isPresent();
   }
 
   private Drift drift(List<Check> course) {

@@ -9,8 +9,7 @@ package dev.ambershim.core.stage.diagnosis;
  * @param micrometres a row for each y
  * @param seen how much of the doubt the readings took away, from 0, unknown, to 1; a row for each y
  * @param usualMicrometres what it should be
- * @param kelvinPerMicrometre what a micrometre costs where the heat of full load goes through
- *     evenly; not a number for a joint that is wider than the die, where it does not
+ * @param kelvinPerMicrometre what a micrometre all over the joint costs the mean core at full load
  */
 public record JointMap(
     String joint,

@@ -108,12 +108,12 @@ final class JointMapPicture {
                 + ", should be "
                 + notation.number(usual, Unit.MICROMETRE);
     pen.words(left + wide / 2, y0 + deep * scale + 16, foot, Tone.QUIET, 11, Anchor.MIDDLE);
-    if (known > 0 && !Double.isNaN(map.kelvinPerMicrometre())) {
+    if (known > 0) {
       String kelvin =
           notation.number(low * map.kelvinPerMicrometre(), Unit.KELVIN)
               + " to "
               + notation.text(high * map.kelvinPerMicrometre(), Unit.KELVIN)
-              + " at full load";
+              + " of the cores' rise at full load";
       pen.words(left + wide / 2, y0 + deep * scale + 46, kelvin, Tone.QUIET, 11, Anchor.MIDDLE);
       foot += "; " + kelvin;
     }

@@ -231,17 +231,28 @@ final class JointMaps {
     return maps;
   }
 
-  /** What a micrometre costs at the mean heat flux, where a joint lies on the dies alone. */
+  /**
+   * What a micrometre all over a joint costs the mean core at full load, K: heat through each cell,
+   * times how far the mean core follows a kelvin across that cell.
+   */
   private double kelvinPerMicrometre(int joint) {
-    if (joint > 0) {
-      return Double.NaN;
+    double[][] through =
+        model.responses(best.suspect().at(given.readings().get(0).mount(), 0)).through();
+    double sum = 0;
+    for (int n = 0; n < model.cells().size(); n++) {
+      DrawnStack.Cell cell = model.cells().get(n);
+      if (!model.within(joint, cell)) {
+        continue;
+      }
+      double heat = 0;
+      double mean = 0;
+      for (int c = 0; c < through.length; c++) {
+        heat += given.stack().heat().get(c).watts() * through[c][n];
+        mean += through[c][n] / through.length;
+      }
+      sum += heat * mean * model.once(joint, cell);
     }
-    double area =
-        given.stack().layers().get(0).patches().stream()
-            .mapToDouble(p -> p.widthMillimetres() * p.depthMillimetres())
-            .sum();
-    double flux = given.stack().watts() / (area * 1e-6);
-    return flux * 1e-6 / model.joint(joint).conductivityWattsPerMetreKelvin();
+    return sum / model.micrometres(joint);
   }
 
   /** What can be seen of a joint; that does not hang on whether it is suspected. */

@@ -10,6 +10,14 @@ import dev.ambershim.core.runs.causes.Trial;
  * @param minutes what it takes
  */
 public record NextTest(Trial trial, double informationBits, double minutes) {
+  /** A test that tells less than this is not worth its minutes, bits. */
+  private static final double NOTHING = 0.02;
+
+  /** Whether it tells enough to be worth its minutes at all. */
+  public boolean tells() {
+    return informationBits >= NOTHING;
+  }
+
   /** What its information is worth for its minutes and its risk. */
   double worth() {
     return trial.worth(informationBits, minutes);

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
 
 /** The causes of a case, the tests that are left, and the joints as far as they are seen. */
@@ -17,6 +18,9 @@ public final class Ranking {
 
   /** Or from this one on where no single cause is likely, but some such cause is. */
   static final double LOOK_FIRST_TOGETHER = 0.4;
+
+  /** Of a cause's probability, what one kind of suspect must hold to be named for it. */
+  private static final double MOSTLY = 0.7;
 
   /** Cheaper causes are not worth a remount, K. */
   private static final double WORTH_LOOKING = 1;
@@ -113,7 +117,8 @@ public final class Ranking {
                   share,
                   kelvin,
                   telling == null ? Shape.NONE : telling.shape(),
-                  telling == null ? -1 : telling.core()));
+                  telling == null ? -1 : telling.core(),
+                  power(all, share, layout)));
         });
     causes.sort(Comparator.comparingDouble(Cause::probability).reversed());
     double[] faulty = new double[model.joints()];
@@ -124,6 +129,20 @@ public final class Ranking {
       }
     }
     return new Ranking(causes, next, JointMaps.of(given, model, layout, held.get(0), faulty), held);
+  }
+
+  /** What a power reading that is off comes to, where most of a cause's probability lies there. */
+  private static OptionalDouble power(List<Held> all, double share, Layout layout) {
+    double sum = 0;
+    double of = 0;
+    for (Held held : all) {
+      if (held.suspect().stray() == Suspect.Stray.ALL_POWER
+          && held.suspect().kind() == CauseKind.NONE_OF_THESE) {
+        of += held.probability();
+        sum += held.probability() * held.belief().likely()[layout.allPower()];
+      }
+    }
+    return of > MOSTLY * share ? OptionalDouble.of(sum / of) : OptionalDouble.empty();
   }
 
   /** Of two causes that come together the dearer one counts. */

@@ -65,16 +65,18 @@ public final class CheckReading {
           "It has no settled part, and ordinary use tells too little.",
           EverydayWords.why(told, Notation.METRIC));
     }
-    return check(
-        log,
-        KeptCheck.From.EVERYDAY,
-        told.resistance() * told.meanWatts(),
-        told.meanWatts(),
-        told.standardError() * told.meanWatts(),
-        null,
-        day,
-        null,
-        null);
+    return quick(
+        check(
+            log,
+            KeptCheck.From.EVERYDAY,
+            told.resistance() * told.meanWatts(),
+            told.meanWatts(),
+            told.standardError() * told.meanWatts(),
+            null,
+            day,
+            null,
+            null),
+        told);
   }
 
   /**
@@ -84,16 +86,41 @@ public final class CheckReading {
    */
   public static KeptCheck of(RunLog log, RunAnalysis run, double typedKelvin, LocalDate day) {
     double own = run.error().map(BatchMeans::standardError).orElse(0.0);
-    return check(
-        log,
-        KeptCheck.From.RUN,
-        run.riseKelvin(),
-        run.powerWatts(),
-        run.roomTyped() ? Math.hypot(own, typedKelvin) : own,
-        coolant(log, run),
-        day,
-        known(run.conditions().fanTurnsPerMinute()),
-        known(run.conditions().pumpTurnsPerMinute()));
+    KeptCheck check =
+        check(
+            log,
+            KeptCheck.From.RUN,
+            run.riseKelvin(),
+            run.powerWatts(),
+            run.roomTyped() ? Math.hypot(own, typedKelvin) : own,
+            coolant(log, run),
+            day,
+            known(run.conditions().fanTurnsPerMinute()),
+            known(run.conditions().pumpTurnsPerMinute()));
+    return response(log, run, typedKelvin).map(told -> quick(check, told)).orElse(check);
+  }
+
+  /** How the chip answered the load's coming and going, if the log shows that. */
+  private static Optional<Everyday> response(RunLog log, RunAnalysis run, double typedKelvin) {
+    try {
+      return Optional.of(
+          EverydayFit.of(List.of(log), OptionalDouble.of(run.roomCelsius()), typedKelvin));
+    } catch (Problem none) {
+      return Optional.empty();
+    }
+  }
+
+  /** The check with its quick part, at the check's own power. */
+  private static KeptCheck quick(KeptCheck check, Everyday told) {
+    return told.quick()
+        .filter(q -> told.use() != Everyday.Use.MOVED_TOO_LITTLE && q.usable())
+        .filter(q -> q.resistance() * check.watts() < check.riseKelvin())
+        .map(
+            q ->
+                check
+                    .withQuickKelvin(q.resistance() * check.watts())
+                    .withQuickErrorKelvin(q.error() * check.watts()))
+        .orElse(check);
   }
 
   private static KeptCheck check(
@@ -106,7 +133,9 @@ public final class CheckReading {
       LocalDate day,
       Double fan,
       Double pump) {
-    return new KeptCheck(day, from, log.fileName(), rise, watts, error, coolant, "", 1, fan, pump)
+    return new KeptCheck(day, from, log.fileName(), rise, watts, error, coolant, "", 1)
+        .withFanTurns(fan)
+        .withPumpTurns(pump)
         .checked();
   }
 

@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.runs.everyday.Everyday;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,14 +34,27 @@ public final class EverydayWords {
             "rise = sum over parts of resistance × power as the part sees it, each part lagging by"
                 + " its own time; the lags are sought, what they leave open is averaged; 95 %"
                 + " interval",
-            List.of(
-                new Working.Input("log that counts", told.minutes(), Unit.MINUTE),
-                new Working.Input("mean power", told.meanWatts(), Unit.WATT),
-                new Working.Input("the power moved by", told.movedWatts(), Unit.WATT)),
+            inputs(told),
             "Ljung 1999, System Identification, 4 and 7; MacKay 2003, 27 and 29",
             List.of(
                 "A fan or a pump that changes its speed changes the resistance, too.",
                 "Offsets of the sensors that stay are not in the interval.")));
+  }
+
+  private static List<Working.Input> inputs(Everyday told) {
+    List<Working.Input> inputs = new ArrayList<>();
+    inputs.add(new Working.Input("log that counts", told.minutes(), Unit.MINUTE));
+    inputs.add(new Working.Input("mean power", told.meanWatts(), Unit.WATT));
+    inputs.add(new Working.Input("the power moved by", told.movedWatts(), Unit.WATT));
+    told.quick()
+        .ifPresent(
+            q ->
+                inputs.add(
+                    new Working.Input(
+                        "of it within " + (int) Everyday.QUICK_SECONDS + " s",
+                        q.resistance(),
+                        Unit.KELVIN_PER_WATT)));
+    return inputs;
   }
 
   /** Why it can be used, or why not. */

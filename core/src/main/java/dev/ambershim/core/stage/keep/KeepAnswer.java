@@ -124,7 +124,9 @@ public record KeepAnswer(
         job.heatWatts() * fanned * cooler.resistanceKelvinPerWatt());
   }
 
-  /** Whether the cooler or what lies under it creeps, where the coolant was read. */
+  /**
+   * Whether the cooler or what lies under it creeps, where the coolant or the quick part was read.
+   */
   private static Optional<String> partThatCreeps(Job job, Drift whole) {
     return InUse.of(job)
         .sign(whole)
@@ -137,6 +139,12 @@ public record KeepAnswer(
                   case OVER_COOLANT_ROSE ->
                       "The cores get hotter over the coolant, not the coolant over the room: a joint"
                           + " or the pump.";
+                  case SLOW_ROSE ->
+                      "The part of the rise that comes after the first seconds grows, not the quick"
+                          + " part: look at fans, fins and coolant.";
+                  case QUICK_ROSE ->
+                      "The part of the rise that comes within seconds of the load grows, not the slow"
+                          + " part: a joint.";
                   default -> "";
                 })
         .filter(words -> !words.isEmpty());

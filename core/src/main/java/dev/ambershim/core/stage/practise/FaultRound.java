@@ -8,6 +8,7 @@ import dev.ambershim.core.stage.diagnosis.CaseReading;
 import dev.ambershim.core.stage.diagnosis.Cause;
 import dev.ambershim.core.stage.diagnosis.Diagnosis;
 import dev.ambershim.core.stage.diagnosis.DiagnosisCase;
+import dev.ambershim.core.stage.diagnosis.NextTest;
 import dev.ambershim.core.stage.diagnosis.Ranking;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -175,6 +176,21 @@ public final class FaultRound {
     return all;
   }
 
+  /** What the program makes of the evidence so far. */
+  public Ranking ranking(Executor helpers) {
+    DiagnosisCase given = given();
+    return new Diagnosis(given, helpers, SolveWatch.NONE).of(given, SolveWatch.NONE);
+  }
+
+  /** The test that would tell most among those that can still be made, if one tells anything. */
+  public Optional<Trial> mostTelling(Ranking ranking) {
+    return ranking.next().stream()
+        .filter(t -> TRIALS.contains(t.trial()) && can(t.trial()))
+        .filter(NextTest::tells)
+        .map(NextTest::trial)
+        .findFirst();
+  }
+
   /**
    * Ends the round.
    *
@@ -183,9 +199,7 @@ public final class FaultRound {
    */
   public Verdict answer(Choice choice, double probability, Executor helpers) {
     Choice truth = new Choice(chip.truth().kind(), chip.truth().joint());
-    DiagnosisCase given = given();
-    Ranking ranking = new Diagnosis(given, helpers, SolveWatch.NONE).of(given, SolveWatch.NONE);
-    Cause first = ranking.causes().get(0);
+    Cause first = ranking(helpers).causes().get(0);
     Choice program = new Choice(first.kind(), first.joint());
     return new Verdict(
         truth,

@@ -3,6 +3,8 @@ package dev.ambershim.core.stage.practise;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.stage.diagnosis.CaseReading;
+import dev.ambershim.core.stage.diagnosis.Cause;
+import dev.ambershim.core.stage.diagnosis.Ranking;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
@@ -29,6 +31,21 @@ public final class PractiseWords {
             + " %, which scores "
             + notation.fixed(v.programBrier(), 2)
             + ".");
+  }
+
+  /** What the program would do now, and why; it names no cause, so that the round stays yours. */
+  public static String advice(FaultRound round, Ranking ranking) {
+    Cause first = ranking.causes().get(0);
+    if (round.mostTelling(ranking).isEmpty()) {
+      return "Advice: no further test would tell much. Name the cause.";
+    }
+    return "Advice: "
+        + round.mostTelling(ranking).orElseThrow().doing()
+        + " tells most now. So far the likeliest cause holds "
+        + Math.round(100 * first.probability())
+        + " %, the next "
+        + Math.round(100 * ranking.causes().get(1).probability())
+        + " %.";
   }
 
   /** A reading in a line. */

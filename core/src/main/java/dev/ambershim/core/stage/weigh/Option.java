@@ -122,7 +122,7 @@ public record Option(
   /** Standard deviation of the logarithm of {@link #powerFactor}: how it goes is not known well. */
   double powerSigma() {
     double per =
-        kinds().contains(OptionKind.LOWER_VOLTAGE)
+        with(OptionKind.LOWER_VOLTAGE)
             ? PriorTable.BY_VOLTAGE.sigma() / PriorTable.BY_VOLTAGE.likely()
             : kind == OptionKind.LOWER_CLOCK
                 ? PriorTable.BY_CLOCK.sigma() / PriorTable.BY_CLOCK.likely()
@@ -132,13 +132,27 @@ public record Option(
 
   /** Whether heat takes another way than now: another lid, none, or another cooler. */
   boolean reshapes() {
-    return kinds().stream()
-        .anyMatch(
-            k ->
-                k.bares()
-                    || k == OptionKind.COPPER_LID
-                    || k == OptionKind.METAL_LAPPED
-                    || k == OptionKind.BETTER_COOLER);
+    if (reshapes(kind)) {
+      return true;
+    }
+    for (OptionKind k : also) {
+      if (reshapes(k)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean reshapes(OptionKind kind) {
+    return kind.bares()
+        || kind == OptionKind.COPPER_LID
+        || kind == OptionKind.METAL_LAPPED
+        || kind == OptionKind.BETTER_COOLER;
+  }
+
+  /** Whether something is done, by itself or with others. */
+  private boolean with(OptionKind sought) {
+    return kind == sought || also.contains(sought);
   }
 
   /** Whether it can be done. */

@@ -66,14 +66,15 @@ public final class OptionWords {
             : " (seldom over " + notation.number(option.mostHandsHours(), Unit.HOUR) + ")");
   }
 
-  /** Such as "1.3 % risk of ruining the chip (0.1 to 3.4 %)". */
+  /** Such as "1.3 % risk of ruining the chip (0.1 to 3.4 %)", or "(up to 3.4 %)". */
   static String risk(OptionForecast f, Notation notation) {
     if (f.ruin() == 0) {
       return "no risk to the chip";
     }
+    double low = 100 * f.price().ruinRange().low();
     return notation.fixed(100 * f.ruin(), 1)
         + " % risk of ruining the chip ("
-        + notation.fixed(100 * f.price().ruinRange().low(), 1)
+        + (low < 0.05 ? "up" : notation.fixed(low, 1))
         + " to "
         + notation.fixed(100 * f.price().ruinRange().high(), 1)
         + " %)";

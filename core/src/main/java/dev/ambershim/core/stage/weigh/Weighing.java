@@ -23,6 +23,7 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.concurrent.Executor;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import org.hipparchus.stat.descriptive.rank.Percentile;
 
 /**
@@ -44,6 +45,7 @@ import org.hipparchus.stat.descriptive.rank.Percentile;
  * @param further readings that would narrow the forecast, the most telling first
  * @param remainderKelvin what geometry does not explain of each core's temperature
  * @param calibration what the readings tell
+ * @param doubts what holds the uncertainty of the option that opens the chip and pays most
  */
 public record Weighing(
     Question question,
@@ -59,7 +61,8 @@ public record Weighing(
     boolean toldApart,
     List<FurtherReading> further,
     List<Double> remainderKelvin,
-    Calibration calibration)
+    Calibration calibration,
+    DoubtShares doubts)
     implements StageAnswer {
   /** Eight cases in ten. */
   public static final double LEVEL = 0.8;
@@ -173,7 +176,10 @@ public record Weighing(
         toldApart,
         further,
         remainders,
-        calibration);
+        calibration,
+        opening(question, responses, options, now, unknowns, whatIf)
+            .map(gain -> DoubtShares.of(calibration.draws(), gain))
+            .orElse(DoubtShares.NONE));
   }
 
   private static List<FurtherReading> further(
@@ -184,31 +190,35 @@ public record Weighing(
       Unknowns unknowns,
       Calibration calibration,
       WhatIf whatIf) {
-    Optional<OptionForecast> opened =
-        options.stream()
-            .filter(o -> o.option().possible() && o.option().opens())
-            .max(Comparator.comparingDouble(OptionForecast::netCoins));
-    if (opened.isEmpty()) {
-      return List.of();
-    }
-    Option option = opened.get().option();
-    Response then = responses.get(option.situation());
-    double watts = question.heatWatts() * whatIf.heat();
-    double fan = whatIf.coolerLogarithm();
-    return FurtherReading.of(
-        now,
-        unknowns,
-        calibration,
-        z ->
-            Draws.gain(
-                now,
-                then,
-                unknowns,
-                option,
-                z,
-                new Draws.Load(watts, question.roomCelsius() + whatIf.roomKelvin(), fan)),
-        question.heatWatts(),
-        question.readings());
+    double watts = question.heatWatts();
+    return opening(question, responses, options, now, unknowns, whatIf)
+        .map(
+            gain -> FurtherReading.of(now, unknowns, calibration, gain, watts, question.readings()))
+        .orElse(List.of());
+  }
+
+  /** The gain of a case by the option that opens the chip and pays most, K. */
+  private static Optional<ToDoubleFunction<double[]>> opening(
+      Question question,
+      Map<Situation, Response> responses,
+      List<OptionForecast> options,
+      Response now,
+      Unknowns unknowns,
+      WhatIf whatIf) {
+    Draws.Load load =
+        new Draws.Load(
+            question.heatWatts() * whatIf.heat(),
+            question.roomCelsius() + whatIf.roomKelvin(),
+            whatIf.coolerLogarithm());
+    return options.stream()
+        .filter(o -> o.option().possible() && o.option().opens())
+        .max(Comparator.comparingDouble(OptionForecast::netCoins))
+        .map(OptionForecast::option)
+        .map(
+            option -> {
+              Response then = responses.get(option.situation());
+              return z -> Draws.gain(now, then, unknowns, option, z, load);
+            });
   }
 
   private static OptionForecast impossible(Option option) {
@@ -248,7 +258,8 @@ public record Weighing(
         toldApart,
         further,
         remainderKelvin,
-        calibration);
+        calibration,
+        doubts);
   }
 
   /** The forecast of a kind. */

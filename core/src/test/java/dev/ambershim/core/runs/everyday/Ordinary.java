@@ -11,7 +11,7 @@ import java.util.Random;
  * Invented logs of ordinary use: four masses in a row by small steps of time, under tasks that come
  * and go. It shares no code with what it tries.
  */
-final class Ordinary {
+public final class Ordinary {
   private static final double STEP = 0.1;
 
   final Random random;
@@ -27,12 +27,13 @@ final class Ordinary {
   double moves = 130;
   double gapAtMinute = -1;
 
-  Ordinary(long seed) {
+  /** A usual chip. */
+  public Ordinary(long seed) {
     random = new Random(seed);
   }
 
   /** Another chip. */
-  void chip() {
+  public void chip() {
     for (int k = 0; k < 4; k++) {
       resistances[k] = new double[] {0.08, 0.06, 0.03, 0.04}[k] * (1 + 1.5 * random.nextDouble());
       lags[k] = new double[] {0.6, 6, 20, 120}[k] * (1 + (k == 3 ? 4 : 1.5) * random.nextDouble());
@@ -40,8 +41,35 @@ final class Ordinary {
     room = 19 + 6 * random.nextDouble();
   }
 
-  double resistance() {
+  public double resistance() {
     return Arrays.stream(resistances).sum();
+  }
+
+  /** More resistance of one of the four masses' ways on, K/W. */
+  public void grow(int mass, double more) {
+    // Its lag is its own heat times what holds it back.
+    lags[mass] *= 1 + more / resistances[mass];
+    resistances[mass] += more;
+  }
+
+  /** How far it rises in ten seconds for each watt that comes on at once, K/W. */
+  double quick() {
+    double[] t = new double[4];
+    double step = 0.002;
+    for (double at = 0; at < 10 - step / 2; at += step) {
+      step(t, 1, step);
+    }
+    return t[0];
+  }
+
+  private void step(double[] t, double watts, double step) {
+    double[] flow = new double[4];
+    for (int k = 0; k < 4; k++) {
+      flow[k] = (k < 3 ? t[k] - t[k + 1] : t[3]) / resistances[k];
+    }
+    for (int k = 0; k < 4; k++) {
+      t[k] += step * ((k == 0 ? watts : flow[k - 1]) - flow[k]) * resistances[k] / lags[k];
+    }
   }
 
   String csv() {
@@ -63,13 +91,7 @@ final class Ordinary {
         watts = lowWatts + moves * random.nextDouble();
         until = at + 20 + 300 * random.nextDouble();
       }
-      double[] flow = new double[4];
-      for (int k = 0; k < 4; k++) {
-        flow[k] = (k < 3 ? t[k] - t[k + 1] : t[3]) / resistances[k];
-      }
-      for (int k = 0; k < 4; k++) {
-        t[k] += STEP * ((k == 0 ? watts : flow[k - 1]) - flow[k]) * resistances[k] / lags[k];
-      }
+      step(t, watts, STEP);
       sum += watts;
       count++;
       if (at < 0) {
@@ -105,7 +127,8 @@ final class Ordinary {
         : String.format(Locale.ROOT, "%.3f", value);
   }
 
-  RunLog log() {
+  /** A log of ordinary use. */
+  public RunLog log() {
     return LogReader.read("ordinary.csv", csv().getBytes(StandardCharsets.UTF_8));
   }
 }

@@ -92,7 +92,7 @@ class DiagnosisPicturesTest {
     Picture seen = JointMapPicture.of(List.of(map(0.9)), STACK.heat(), Notation.METRIC, 400, 260);
     Picture unseen = JointMapPicture.of(List.of(map(0.1)), STACK.heat(), Notation.METRIC, 400, 260);
     assertThat(words(seen)).contains("inner joint", "30 to 70 µm, should be 40");
-    assertThat(words(seen)).contains("6.0 to 14.0 K at full load");
+    assertThat(words(seen)).contains("6.0 to 14.0 K of the cores' rise at full load");
     assertThat(words(unseen)).contains("The readings do not see it place by place");
     // The scale is all that is left in colour.
     assertThat(unseen.marks()).filteredOn(Mark.Raster.class::isInstance).hasSize(1);

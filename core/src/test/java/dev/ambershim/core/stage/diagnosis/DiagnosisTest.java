@@ -22,6 +22,7 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.practise.HiddenChip;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -274,6 +275,68 @@ class DiagnosisTest {
     assertThat(worst).isLessThan(0.35 * map.usualMicrometres());
     double oneReading = ranking(one(all)).maps().get(0).seen()[1][1];
     assertThat(oneReading).isLessThan(map.seen()[1][1]);
+  }
+
+  /** A sound chip whose power is told a quarter too low: a third more than it says. */
+  @Test
+  void aPowerReadingThatIsOffIsNamed() {
+    DiagnosisCase chip = HiddenChip.drawn(41, CauseKind.AS_IT_SHOULD_BE, 8, true, false).all();
+    List<CaseReading> told =
+        chip.readings().stream()
+            .map(
+                r -> {
+                  Map<String, Double> low = new HashMap<>();
+                  r.watts().forEach((core, watts) -> low.put(core, 0.75 * watts));
+                  return new CaseReading(
+                      r.name(),
+                      r.mount(),
+                      r.turnedDegrees(),
+                      r.roomCelsius(),
+                      r.coolantCelsius(),
+                      r.lidCelsius(),
+                      low,
+                      r.coreCelsius());
+                })
+            .toList();
+    DiagnosisCase given =
+        new DiagnosisCase(
+            chip.stack(), chip.loopKelvinPerWatt(), told, chip.signs(), chip.doubts());
+    Ranking ranking = ranking(given);
+    Cause first = ranking.causes().get(0);
+    assertThat(first.kind()).isEqualTo(CauseKind.NONE_OF_THESE);
+    assertThat(first.power().orElseThrow()).isBetween(0.27, 0.4);
+    assertThat(DiagnosisAnswer.of(Stage.BASELINE, given, ranking, Notation.METRIC).sentence())
+        .startsWith("The power or load reading is off: the chip draws about 3");
+  }
+
+  /** A micrometre more all over a joint, inner or outer, by the solver itself. */
+  @Test
+  void aMicrometreOfAnyJointCostsWhatTheSolverSays() {
+    DiagnosisCase given = HiddenChip.drawn(33, CauseKind.AS_IT_SHOULD_BE, 8, true, false).all();
+    StackCase stack = given.stack();
+    List<JointMap> maps = ranking(given).maps();
+    assertThat(maps).hasSize(2);
+    for (int j = 0; j < 2; j++) {
+      StackLayer joint = stack.layers().get(1 + 2 * j);
+      assertThat(maps.get(j).joint()).isEqualTo(joint.name());
+      double more = 0.1 * joint.thicknessMicrometres();
+      StackLayer thicker =
+          StackLayer.joint(
+                  joint.name(),
+                  joint.conductivityWattsPerMetreKelvin(),
+                  joint.patches().get(0),
+                  joint.thicknessMicrometres() + more)
+              .withContact(joint.contactSquareMillimetreKelvinPerWatt());
+      double cost = meanCore(stack.withLayer(1 + 2 * j, thicker)) - meanCore(stack);
+      assertThat(more * maps.get(j).kelvinPerMicrometre()).isCloseTo(cost, within(0.06 * cost));
+    }
+  }
+
+  private static double meanCore(StackCase stack) {
+    return Arrays.stream(
+            LiveStack.forMeans(stack, 0.001, SolveWatch.NONE).meansCelsius(stack, SolveWatch.NONE))
+        .average()
+        .orElseThrow();
   }
 
   @Test

@@ -10,9 +10,11 @@ import dev.ambershim.core.runs.causes.Trial;
 import dev.ambershim.core.stage.practise.HiddenChip;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Information of tests. */
+@Tag("slow")
 class NextTestsTest {
   /** Cover &amp; Thomas, Elements of Information Theory, example 2.1.2: 7/4 bits; from memory. */
   @Test

@@ -193,11 +193,14 @@ class CourseAnswerTest {
             88,
             60,
             55,
-            Everyday.RoomKnown.LOGGED);
+            Everyday.RoomKnown.LOGGED,
+            Optional.of(new Everyday.Quick(0.21, 0.002)));
     assertThat(EverydayWords.finding(usable, Notation.METRIC).sentence())
         .isEqualTo("The resistance from the cores to the room is 0.400 K/W (0.396 to 0.404).");
     assertThat(EverydayWords.why(usable, Notation.METRIC))
         .isEqualTo("The power moved by 88 W over 55 min, which tells the resistance to 1.0 %.");
+    assertThat(EverydayWords.finding(usable, Notation.METRIC).working().inputs())
+        .anyMatch(i -> i.name().equals("of it within 10 s") && i.value() == 0.21);
     Everyday brief =
         new Everyday(
             Double.NaN,
@@ -206,7 +209,8 @@ class CourseAnswerTest {
             3,
             60,
             4,
-            Everyday.RoomKnown.GUESSED);
+            Everyday.RoomKnown.GUESSED,
+            Optional.empty());
     assertThat(EverydayWords.finding(brief, Notation.METRIC).sentence())
         .isEqualTo("These logs tell no resistance.");
     assertThat(EverydayWords.why(brief, Notation.METRIC))

@@ -10,11 +10,13 @@ import dev.ambershim.core.stage.diagnosis.CaseReading;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Chips with something hidden: what was hidden shows where it should, and nowhere else. */
+@Tag("slow")
 class HiddenChipTest {
   private static HiddenChip chip(CauseKind kind) {
     return HiddenChip.drawn(77, kind, 8, true, false);

@@ -8,13 +8,17 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.plan.PlanStep;
 import dev.ambershim.core.runs.causes.CauseKind;
 import dev.ambershim.core.runs.causes.Trial;
+import dev.ambershim.core.stage.diagnosis.Cause;
+import dev.ambershim.core.stage.diagnosis.Ranking;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Rounds of practice. */
+@Tag("slow")
 class PractiseTest {
   @Test
   void aRoundSpendsItsMinutesAndEndsWithAScore() {
@@ -37,6 +41,37 @@ class PractiseTest {
     assertThat(verdict.brier()).isCloseTo(verdict.right() ? 0.09 : 0.49, within(1e-12));
     assertThat(verdict.programBrier()).isBetween(0.0, 1.0);
     assertThat(PractiseWords.reasons(verdict, Notation.METRIC)).hasSize(2);
+  }
+
+  /** Who always does what the advice says ends with the fault found, within the hour. */
+  @Test
+  void theAdviceLeadsABeginnerToTheFault() {
+    int found = 0;
+    for (long seed = 20; seed < 22; seed++) {
+      FaultRound round = FaultRound.of(seed);
+      Ranking ranking = round.ranking(Runnable::run);
+      for (int asked = 0; asked < 8; asked++) {
+        Optional<Trial> next = round.mostTelling(ranking);
+        String said = PractiseWords.advice(round, ranking);
+        assertThat(said).startsWith("Advice: ");
+        if (next.isEmpty()) {
+          assertThat(said).endsWith("Name the cause.");
+          break;
+        }
+        assertThat(said).contains(next.orElseThrow().doing());
+        round.take(next.orElseThrow());
+        ranking = round.ranking(Runnable::run);
+      }
+      Cause first = ranking.causes().get(0);
+      found +=
+          round
+                  .answer(new FaultRound.Choice(first.kind(), first.joint()), 0.9, Runnable::run)
+                  .right()
+              ? 1
+              : 0;
+      assertThat(round.left()).isGreaterThanOrEqualTo(0);
+    }
+    assertThat(found).isEqualTo(2);
   }
 
   /** The same seed is the same round, so that a round can be told of. */

@@ -21,6 +21,7 @@ import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.RunRows;
 import dev.ambershim.desktop.widget.StageView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -50,7 +51,7 @@ public final class BaselineView implements StageView {
     chart = new ChartPanel(model, shell, "baseline-chart");
     cores = new CorePanel(model, "baseline-cores");
     ladder = new LadderPanel(model, shell, false, "baseline-ladder");
-    HBox foot = new HBox(10);
+    HBox foot = new Strip(10);
     foot.setMinHeight(34);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons(shell)));
     foot.setAlignment(Pos.CENTER_LEFT);

@@ -15,6 +15,7 @@ import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Inquiry;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -103,14 +104,14 @@ public final class BeginView implements Inquiry {
     questions.getStyleClass().add("panel");
     drawn.getStyleClass().add("panel");
     worth.setId("begin-worth");
-    HBox others = new HBox(10);
+    HBox others = new Strip(10);
     others.getChildren().addAll(ways);
     node =
         new VBox(
             answer,
             questions,
             drawn,
-            Labels.wrapped(
+            Labels.line(
                 "Everything is kept as you do it, on this machine only. Ctrl+Z takes back whatever"
                     + " you did last; F1 explains the place you are in.",
                 "hint"),
@@ -176,7 +177,7 @@ public final class BeginView implements Inquiry {
     List<Node> lines = new ArrayList<>();
     lines.add(Labels.line("Worth measuring first", "strong"));
     FirstLook.worthMeasuring(now, notation)
-        .forEach(words -> lines.add(Labels.wrapped(words, "reason")));
+        .forEach(words -> lines.add(Labels.line(words, "reason")));
     worth.getChildren().setAll(lines);
   }
 
@@ -184,7 +185,7 @@ public final class BeginView implements Inquiry {
     HBox.setHgrow(wide, Priority.ALWAYS);
     narrow.setMinWidth(SECTION_WIDTH);
     narrow.setPrefWidth(SECTION_WIDTH);
-    return new HBox(20, wide, narrow);
+    return new Strip(20, wide, narrow);
   }
 
   @Override

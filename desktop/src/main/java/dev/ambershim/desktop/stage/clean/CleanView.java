@@ -17,6 +17,7 @@ import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
 import dev.ambershim.desktop.widget.StepList;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -61,7 +62,7 @@ public final class CleanView implements StageView {
     go.setId("clean-to-bench");
     go.getStyleClass().add("next");
     go.setOnAction(e -> shell.toggleBench());
-    node = new VBox(answer, panel(faces), panel(flaws, adding()), new HBox(go), steps);
+    node = new VBox(answer, panel(faces), panel(flaws, adding()), new Strip(go), steps);
     node.getStyleClass().add("stage");
     bench.outlookProperty().addListener((o, was, is) -> refresh());
     model.jobProperty().addListener((o, was, is) -> refresh());
@@ -160,9 +161,9 @@ public final class CleanView implements StageView {
         new VBox(
             2,
             Labels.line(judged.title(), "strong"),
-            Labels.wrapped(judged.meaning() + " " + judged.doing(), "reason"));
+            Labels.line(judged.meaning() + " " + judged.doing(), "reason"));
     HBox.setHgrow(words, Priority.ALWAYS);
-    HBox row = new HBox(10, words, remove);
+    HBox row = new Strip(10, words, remove);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }

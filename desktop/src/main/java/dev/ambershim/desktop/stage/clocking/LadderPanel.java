@@ -19,6 +19,7 @@ import dev.ambershim.desktop.widget.FieldRow;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -41,7 +42,7 @@ public final class LadderPanel extends VBox {
   private final Desk shell;
   private final boolean both;
   private final PictureView picture = new PictureView();
-  private final Label answer = Labels.wrapped("", "strong");
+  private final Label answer = Labels.line("", "strong");
   private final VBox words = new VBox(3);
   private final VBox rows = new VBox(2);
   private final VBox terms = new VBox(2);
@@ -85,9 +86,9 @@ public final class LadderPanel extends VBox {
     Button write = new Button("Write rungs (CSV)");
     write.setId("write-rungs");
     write.setOnAction(e -> shell.files().rungTarget().ifPresent(model.traffic()::writeRungs));
-    HBox foot = new HBox(10, take, write, Labels.line("Ctrl+G goes to the clock.", "hint"));
+    HBox foot = new Strip(10, take, write, Labels.line("Ctrl+G goes to the clock.", "hint"));
     foot.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(rows, form, terms, foot, Labels.wrapped(CAUTION, "hint"));
+    getChildren().addAll(rows, form, terms, foot, Labels.line(CAUTION, "hint"));
     if (asked != null) {
       show(asked, ladders);
     }
@@ -155,7 +156,7 @@ public final class LadderPanel extends VBox {
     words.getChildren().clear();
     told.words().stream()
         .filter(w -> !past || !w.startsWith("Before: "))
-        .forEach(w -> words.getChildren().add(Labels.wrapped(w)));
+        .forEach(w -> words.getChildren().add(Labels.line(w)));
     if (form != null) {
       form.offer(before, Side.BEFORE);
       form.offer(clock(told.after()), Side.AFTER);
@@ -219,7 +220,7 @@ public final class LadderPanel extends VBox {
                 keep.run();
               }
             });
-    HBox row = new HBox(8, Labels.line("Load of both ladders"), Labels.spring(), field);
+    HBox row = new Strip(8, Labels.line("Load of both ladders"), Labels.spring(), field);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }
@@ -244,7 +245,7 @@ public final class LadderPanel extends VBox {
     remove.disableProperty().bind(model.readOnlyProperty());
     remove.setOnAction(e -> model.edit("take a rung out", job -> job.withoutRung(index)));
     HBox row =
-        new HBox(
+        new Strip(
             Labels.line(
                 entry.side().words(), entry.side() == Side.BEFORE ? "side-before" : "side-after"),
             Labels.line(text.toString()),

@@ -9,6 +9,7 @@ import dev.ambershim.core.runs.clocking.Outcome;
 import dev.ambershim.core.runs.clocking.Rung;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -33,7 +34,7 @@ final class RungEntryForm extends VBox {
   private final TextField hottest = box("rung-hottest", "");
   private final TextField room = box("rung-room", "");
   private final TextField minutes = box("rung-minutes", "min");
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
 
   RungEntryForm(JobModel model, boolean both) {
     super(4);
@@ -80,7 +81,7 @@ final class RungEntryForm extends VBox {
 
   /** A box with its name, which stay together where the row breaks. */
   private static HBox named(String name, TextField field) {
-    HBox pair = new HBox(6, Labels.line(name), field);
+    HBox pair = new Strip(6, Labels.line(name), field);
     pair.setAlignment(Pos.CENTER_LEFT);
     return pair;
   }

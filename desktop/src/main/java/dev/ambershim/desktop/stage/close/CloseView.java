@@ -66,8 +66,8 @@ public final class CloseView implements StageView {
     cautions
         .getChildren()
         .setAll(
-            Labels.wrapped(Caution.FORCE.words(), "reason"),
-            Labels.wrapped(Caution.GLUE.words(), "reason"));
+            Labels.line(Caution.FORCE.words(), "reason"),
+            Labels.line(Caution.GLUE.words(), "reason"));
     VBox pressed = panel(mount, turns, checks, screws);
     VBox minute = panel(Labels.line("The first minute", "strong"), first);
     parts =
@@ -154,7 +154,7 @@ public final class CloseView implements StageView {
       (drawing.name().equals("lid") ? lid : turns).show(drawing.painter()::at, dark);
     }
     checks.getChildren().clear();
-    shown.notes().forEach(c -> checks.getChildren().add(Labels.wrapped(c, "reason")));
+    shown.notes().forEach(c -> checks.getChildren().add(Labels.line(c, "reason")));
   }
 
   private void started() {
@@ -166,7 +166,7 @@ public final class CloseView implements StageView {
     }
     start
         .words(shell.notationProperty().get())
-        .forEach(w -> first.getChildren().add(Labels.wrapped(w, "reason")));
+        .forEach(w -> first.getChildren().add(Labels.line(w, "reason")));
   }
 
   @Override

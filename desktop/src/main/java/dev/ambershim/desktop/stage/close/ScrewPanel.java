@@ -9,11 +9,11 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** How the cooler is screwed down, and what may be borne. */
@@ -42,7 +42,7 @@ final class ScrewPanel extends VBox {
     grid.setHgap(10);
     grid.setVgap(5);
     MountFigures.all().forEach(this::add);
-    getChildren().addAll(new HBox(14, drives), counts, grid);
+    getChildren().addAll(new Strip(14, drives), counts, grid);
   }
 
   private void set(UnaryOperator<MountTerms> change) {

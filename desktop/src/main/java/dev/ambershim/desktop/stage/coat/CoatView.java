@@ -14,6 +14,7 @@ import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Pos;
@@ -36,7 +37,7 @@ public final class CoatView implements StageView {
   private final PictureView drops = new PictureView();
   private final PictureView card = new PictureView();
   private final ToggleButton scale = new ToggleButton("Is this true size? Hold a card against it");
-  private final HBox scaling = new HBox(8);
+  private final HBox scaling = new Strip(8);
   private final VBox drawn = new VBox(8);
   private final VBox notes = new VBox(3);
   private final MeetingPanel meetings;
@@ -91,7 +92,8 @@ public final class CoatView implements StageView {
     shell.jobProperty().addListener((o, was, is) -> boxes());
     shell.notationProperty().addListener((o, was, is) -> boxes());
     shell.themeProperty().addListener((o, was, is) -> show());
-    shell.perMillimetreProperty().addListener((o, was, is) -> show());
+    shell.looks().perMillimetreProperty().addListener((o, was, is) -> show());
+    shell.looks().textPercentProperty().addListener((o, was, is) -> show());
     boxes();
     show();
   }
@@ -99,12 +101,7 @@ public final class CoatView implements StageView {
   private Button size(String id, String words, double step) {
     Button button = new Button(words);
     button.setId(id);
-    button.setOnAction(
-        e -> {
-          double next = Math.max(1, Math.min(40, shell.perMillimetreProperty().get() * (1 + step)));
-          shell.perMillimetreProperty().set(next);
-          shell.keep("perMillimetre", String.valueOf(next));
-        });
+    button.setOnAction(e -> shell.looks().stretch(step));
     return button;
   }
 
@@ -133,7 +130,7 @@ public final class CoatView implements StageView {
     if (metals) {
       words.add(Caution.METAL.words());
     }
-    words.forEach(n -> notes.getChildren().add(Labels.wrapped(n, "reason")));
+    words.forEach(n -> notes.getChildren().add(Labels.line(n, "reason")));
     meetings.show(dose);
     metal.show(dose);
     paste.lay(dose.job(), shown.laid());
@@ -141,7 +138,7 @@ public final class CoatView implements StageView {
     drops.setMinHeight(height);
     drops.setPrefHeight(height);
     boolean dark = shell.themeProperty().get().dark();
-    double per = shell.perMillimetreProperty().get();
+    double per = shell.looks().drawnPerMillimetre();
     drops.show(
         (w, h) -> DosePicture.of(dose.doses().films(), dose.job().coat(), per, notation, w, h),
         dark);

@@ -46,9 +46,10 @@ final class MeetingPanel extends VBox {
       GridPane.setValignment(place, VPos.TOP);
       grid.add(place, 0, i);
       grid.add(pick(m), 1, i);
-      Label sentence = Labels.wrapped(m.sentence(), style(m.verdict()));
+      Label sentence = Labels.line(m.sentence(), style(m.verdict()));
       // Narrow by itself, so that the two columns before it keep to their words.
       sentence.setPrefWidth(200);
+      sentence.setMaxWidth(Double.MAX_VALUE);
       GridPane.setHgrow(sentence, Priority.ALWAYS);
       sentence.setId("meeting-" + m.place().name());
       grid.add(sentence, 2, i);

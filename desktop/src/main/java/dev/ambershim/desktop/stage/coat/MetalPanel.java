@@ -19,6 +19,7 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -64,7 +65,7 @@ final class MetalPanel extends VBox {
                 "faces that are wetted",
                 job -> WorkWays.take(job, both.isSelected() ? Way.BOTH_FACES : Way.ONE_FACE)));
     CoatFigures.metal().forEach(this::add);
-    HBox checks = new HBox(16, both, upright);
+    HBox checks = new Strip(16, both, upright);
     getChildren()
         .addAll(
             Labels.line("How it is dosed", "strong"),
@@ -166,7 +167,7 @@ final class MetalPanel extends VBox {
     if (answer.doses().cover().isEmpty()) {
       cover
           .getChildren()
-          .add(Labels.wrapped("Nothing is covered, as you planned it in Open.", "reason"));
+          .add(Labels.line("Nothing is covered, as you planned it in Open.", "reason"));
     } else {
       Insulation c = answer.doses().cover().get();
       String dries =
@@ -184,7 +185,7 @@ final class MetalPanel extends VBox {
       cover
           .getChildren()
           .add(
-              Labels.wrapped(
+              Labels.line(
                   c.coats()
                       + (c.coats() == 1 ? " layer of " : " coats of ")
                       + c.cover().words()

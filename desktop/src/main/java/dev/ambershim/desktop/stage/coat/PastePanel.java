@@ -20,6 +20,7 @@ import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -91,21 +92,21 @@ final class PastePanel extends VBox {
     HBox.setHgrow(compared, Priority.ALWAYS);
     VBox right = new VBox(8, compared, inputs());
     HBox.setHgrow(right, Priority.ALWAYS);
-    HBox middle = new HBox(12, flow, right);
+    HBox middle = new Strip(12, flow, right);
     getChildren()
         .addAll(
             answer,
             patterns,
             middle,
             pressing(),
-            Labels.wrapped(
+            Labels.line(
                 "Draw your own strokes on the face with the mouse. Pastes are taken as they are by"
                     + " common practice; the label of yours comes first.",
                 "hint"));
   }
 
   private HBox pressing() {
-    HBox row = new HBox(8, press, screws);
+    HBox row = new Strip(8, press, screws);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }

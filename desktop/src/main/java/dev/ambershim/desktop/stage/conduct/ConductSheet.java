@@ -10,6 +10,7 @@ import dev.ambershim.core.runs.protocol.Protocol;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.sensors.Load;
 import dev.ambershim.sensors.Source;
 import dev.ambershim.sensors.SteadyLoad;
@@ -67,7 +68,7 @@ public final class ConductSheet {
   private final TextField pump = field("conduct-pump");
   private final TextField room = field("conduct-room");
   private final TextField size = field("conduct-fault size");
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
 
   private ConductSheet(JobModel model, Desk shell, Side side, IntConsumer coming) {
     this.coming = coming;
@@ -163,19 +164,19 @@ public final class ConductSheet {
     begin.getStyleClass().add("next");
     begin.setDefaultButton(true);
     begin.setOnAction(e -> begin());
-    HBox foot = new HBox(10, begin, wrong);
+    HBox foot = new Strip(10, begin, wrong);
     foot.setAlignment(Pos.CENTER_LEFT);
     VBox sheet = new VBox(12);
     model.traffic().leftRuns(left -> sheet.getChildren().add(0, left(left)));
     sheet
         .getChildren()
         .addAll(
-            Labels.wrapped(
+            Labels.line(
                 "Fix clock, voltage, fan and pump first, and read the room at the cooler's intake. One"
                     + " minute of rest comes before the load.",
                 "reason"),
             grid,
-            Labels.wrapped(
+            Labels.line(
                 "Your chip's own limit comes first. Do not leave a machine alone whose cooler was just"
                     + " mounted.",
                 "hint"),
@@ -193,9 +194,9 @@ public final class ConductSheet {
           model.addLogs(files, side);
         });
     HBox row =
-        new HBox(
+        new Strip(
             10,
-            Labels.wrapped(
+            Labels.line(
                 "Cut off and in no job yet: "
                     + files.stream()
                         .map(f -> f.getFileName().toString())
@@ -209,7 +210,7 @@ public final class ConductSheet {
   private static void row(GridPane grid, String name, Node input, String unit, Object... more) {
     int row = grid.getRowCount();
     grid.add(Labels.line(name), 0, row);
-    HBox box = new HBox(6, input, Labels.line(unit, "quiet"));
+    HBox box = new Strip(6, input, Labels.line(unit, "quiet"));
     for (Object part : more) {
       box.getChildren().add(part instanceof Node node ? node : Labels.line((String) part, "quiet"));
     }

@@ -16,6 +16,7 @@ import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.sensors.live.ConductedRun;
 import java.util.List;
 import java.util.Locale;
@@ -41,8 +42,8 @@ final class LiveView extends VBox {
   private final Label left = Labels.line("", "live-figure");
   private final Label hottest = Labels.line("–", "live-figure");
   private final Label rise = Labels.line("–", "live-figure");
-  private final Label settled = Labels.wrapped("", "live-words");
-  private final Label answer = Labels.wrapped("", "live-answer");
+  private final Label settled = Labels.line("", "live-words");
+  private final Label answer = Labels.line("", "live-answer");
   private final VBox conditions = new VBox(2);
   private final PictureView course = new PictureView();
   private final PictureView cores = new PictureView();
@@ -77,14 +78,14 @@ final class LiveView extends VBox {
     cores.setId("live-cores");
     stop.getStyleClass().add("next");
     stop.setOnAction(e -> pressed());
-    HBox head = new HBox(18, phase, Labels.spring(), stop);
+    HBox head = new Strip(18, phase, Labels.spring(), stop);
     head.setAlignment(Pos.CENTER_LEFT);
     HBox figures =
-        new HBox(
+        new Strip(
             44, figure("left in all", left), figure("hottest", hottest), figure("over room", rise));
     VBox words = new VBox(8, settled, answer, conditions);
     words.setMinWidth(330);
-    HBox lower = new HBox(24, words, cores);
+    HBox lower = new Strip(24, words, cores);
     HBox.setHgrow(cores, Priority.ALWAYS);
     cores.setMinHeight(190);
     course.setMinHeight(190);
@@ -95,7 +96,7 @@ final class LiveView extends VBox {
             figures,
             course,
             lower,
-            Labels.wrapped(
+            Labels.line(
                 "Stay near a machine whose cooler was just mounted. Samples are on disk within two"
                     + " seconds; the run ends by itself at your limit, on a lost sensor or at a"
                     + " runaway.",
@@ -158,7 +159,7 @@ final class LiveView extends VBox {
       String words = (c.holds() ? "Holds: " : "Does not hold: ") + c.name() + ", " + c.words();
       conditions
           .getChildren()
-          .add(Labels.wrapped(words, "live-words", c.holds() ? "quiet" : "broken"));
+          .add(Labels.line(words, "live-words", c.holds() ? "quiet" : "broken"));
     }
     roomTold |= !Double.isNaN(s.riseKelvin());
     drawCourse();
@@ -218,7 +219,7 @@ final class LiveView extends VBox {
     TextField field = new TextField();
     field.setId("live-room");
     field.setPrefWidth(90);
-    Label said = Labels.wrapped("Read the room at the cooler's intake once more.", "hint");
+    Label said = Labels.line("Read the room at the cooler's intake once more.", "hint");
     said.setId("live-room-said");
     field.setOnAction(
         e -> {
@@ -231,7 +232,7 @@ final class LiveView extends VBox {
         });
     Label unit = Labels.line(model.notationProperty().get().symbol(Unit.CELSIUS), "quiet");
     unit.setMinWidth(Region.USE_PREF_SIZE);
-    HBox row = new HBox(8, Labels.line("Room at the end"), field, unit);
+    HBox row = new Strip(8, Labels.line("Room at the end"), field, unit);
     row.setAlignment(Pos.CENTER_LEFT);
     conditions.getChildren().addAll(row, said);
   }

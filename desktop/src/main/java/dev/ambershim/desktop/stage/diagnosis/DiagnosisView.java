@@ -16,6 +16,7 @@ import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Inquiry;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.sensors.live.OneByOne;
 import dev.ambershim.sensors.rig.Fault;
 import java.util.ArrayList;
@@ -46,7 +47,7 @@ public final class DiagnosisView implements Inquiry {
   private final Desk desk;
   private final DiagnosisModel model;
   private final AnswerPane answer = new AnswerPane("Why is it hot?", "diagnosis-answer");
-  private final Label status = Labels.wrapped("", "hint");
+  private final Label status = Labels.line("", "hint");
   private final Button stop = new Button("Stop");
   private final VBox tests = new VBox(6);
   private final Map<String, PictureView> pictures = new LinkedHashMap<>();
@@ -60,7 +61,7 @@ public final class DiagnosisView implements Inquiry {
   private final TextField coolant = field("reading-coolant", 70);
   private final TextField lid = field("reading-lid", 70);
   private final TextField cores = field("reading-cores", 260);
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
   private final VBox node = new VBox(14);
 
   /**
@@ -80,10 +81,10 @@ public final class DiagnosisView implements Inquiry {
     status.setId("diagnosis-status");
     stop.setId("diagnosis-stop");
     stop.setOnAction(e -> model.session().stop());
-    HBox line = new HBox(10, status, stop);
+    HBox line = new Strip(10, status, stop);
     line.setAlignment(Pos.CENTER_LEFT);
     node.getChildren()
-        .addAll(answer, line, drawn, tests, oneByOne(), noticed(), typed(), new HBox(leave));
+        .addAll(answer, line, drawn, tests, oneByOne(), noticed(), typed(), new Strip(leave));
     model.shownProperty().addListener((o, was, is) -> show());
     model.statusProperty().addListener((o, was, is) -> say());
     model.session().statusProperty().addListener((o, was, is) -> say());
@@ -160,8 +161,8 @@ public final class DiagnosisView implements Inquiry {
     begin.setMinWidth(230);
     begin.disableProperty().bind(shell.readOnlyProperty());
     begin.setOnAction(e -> begin(test.trial()));
-    Label said = Labels.wrapped(sentence);
-    HBox row = new HBox(12, begin, said);
+    Label said = Labels.line(sentence);
+    HBox row = new Strip(12, begin, said);
     row.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(said, Priority.ALWAYS);
     return row;
@@ -215,7 +216,7 @@ public final class DiagnosisView implements Inquiry {
     return new VBox(
         6,
         Labels.line("One core after another", "strong"),
-        Labels.wrapped(
+        Labels.line(
             DiagnosisWords.oneByOne(
                 OneByOne.Times.USUAL.idleSeconds(), OneByOne.Times.USUAL.eachSeconds()),
             "hint"),

@@ -8,6 +8,7 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import java.util.OptionalDouble;
 import javafx.geometry.Pos;
@@ -33,7 +34,7 @@ final class CheckPanel extends VBox {
   private final TextField room = box("check-room", 5);
   private final TextField watts = box("check-watts", 5);
   private final TextField coolant = box("check-coolant", 5);
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
   private final Label units = Labels.line("");
 
   CheckPanel(JobModel shell, KeepModel model) {
@@ -92,7 +93,7 @@ final class CheckPanel extends VBox {
     rows.getChildren().clear();
     List<KeptCheck> checks = job.care().checks();
     if (checks.isEmpty()) {
-      rows.getChildren().add(Labels.wrapped("No check yet.", "hint"));
+      rows.getChildren().add(Labels.line("No check yet.", "hint"));
     }
     int last = all.isSelected() ? 0 : Math.max(0, checks.size() - NEWEST);
     for (int i = checks.size() - 1; i >= last; i--) {
@@ -122,7 +123,7 @@ final class CheckPanel extends VBox {
     out.setAccessibleText("Take out the check of " + Notation.date(check.date()));
     out.disableProperty().bind(shell.readOnlyProperty());
     out.setOnAction(e -> model.removeCheck(index));
-    HBox row = new HBox(10, date, rise, from, Labels.spring(), out);
+    HBox row = new Strip(10, date, rise, from, Labels.spring(), out);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }

@@ -7,6 +7,7 @@ import dev.ambershim.core.job.CareEvent;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.Arrays;
 import java.util.List;
 import javafx.geometry.Pos;
@@ -26,7 +27,7 @@ final class EventPanel extends VBox {
   private final TextField day = new TextField();
   private final ComboBox<String> kind = new ComboBox<>();
   private final TextField note = new TextField();
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
 
   EventPanel(JobModel shell, KeepModel model) {
     super(8);
@@ -80,7 +81,7 @@ final class EventPanel extends VBox {
     out.setAccessibleText("Take out: " + event.kind().words());
     out.disableProperty().bind(shell.readOnlyProperty());
     out.setOnAction(e -> model.removeEvent(index));
-    HBox row = new HBox(10, date, what, Labels.spring(), out);
+    HBox row = new Strip(10, date, what, Labels.spring(), out);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }

@@ -9,6 +9,7 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -33,7 +34,7 @@ final class FoundPanel extends VBox {
   private final TextField hours = use("found-hours");
   private final TextField warmUps = use("found-warm-ups");
   private final FoundPhotos photos;
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
 
   FoundPanel(JobModel shell, Desk desk, KeepModel model) {
     super(8);
@@ -119,7 +120,7 @@ final class FoundPanel extends VBox {
     out.setAccessibleText("Take out the opening of " + Notation.date(found.date()));
     out.disableProperty().bind(shell.readOnlyProperty());
     out.setOnAction(e -> model.removeFound(index));
-    HBox row = new HBox(10, date, what, Labels.spring(), out);
+    HBox row = new Strip(10, date, what, Labels.spring(), out);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }

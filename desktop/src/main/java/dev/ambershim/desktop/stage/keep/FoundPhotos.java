@@ -9,6 +9,7 @@ import dev.ambershim.core.plan.Photo;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.io.ByteArrayInputStream;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -131,7 +132,7 @@ final class FoundPhotos extends FlowPane {
   /** Both photos side by side, at one scale where that is known. */
   Node pair(Found found) {
     PhotoPair pair = found.photos();
-    HBox both = new HBox(14);
+    HBox both = new Strip(14);
     both.setId("found-pair");
     if (pair.then() != null) {
       both.getChildren().add(captioned(pair.then(), "then", pair.share(true)));

@@ -21,6 +21,7 @@ import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
+import dev.ambershim.desktop.widget.Strip;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -109,7 +110,7 @@ public final class KeepView implements StageView {
     conduct.disableProperty().bind(shell.readOnlyProperty());
     conduct.setOnAction(e -> conduct());
     HBox row =
-        new HBox(
+        new Strip(
             10,
             add,
             conduct,
@@ -125,7 +126,7 @@ public final class KeepView implements StageView {
     Button certify = new Button("Write a certificate for a sale");
     certify.setId("keep-certify");
     certify.setOnAction(e -> desk.files().certificateTarget().ifPresent(model::writeCertificate));
-    return new HBox(10, remind, certify);
+    return new Strip(10, remind, certify);
   }
 
   private void take(Path file) {
@@ -190,7 +191,7 @@ public final class KeepView implements StageView {
     }
     visible(notes, !told.notes().isEmpty());
     notes.getChildren().clear();
-    told.notes().forEach(n -> notes.getChildren().add(Labels.wrapped(n, "reason")));
+    told.notes().forEach(n -> notes.getChildren().add(Labels.line(n, "reason")));
     notes.getChildren().add(papers);
   }
 

@@ -23,6 +23,7 @@ import dev.ambershim.desktop.widget.PickBar;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -57,7 +58,7 @@ public final class LapView implements StageView {
   private final VBox watch = new VBox(3);
   private final List<FigureBox> figures = new ArrayList<>();
   private final PassPanel passes;
-  private final HBox finish = new HBox();
+  private final HBox finish = new Strip();
   private final Parts parts;
   private final VBox node;
 
@@ -72,10 +73,10 @@ public final class LapView implements StageView {
     size(before, "lap-before");
     size(now, "lap-now");
     strokes.setId("lap-strokes");
-    HBox pair = new HBox(8, before, now);
+    HBox pair = new Strip(8, before, now);
     HBox.setHgrow(before, Priority.ALWAYS);
     HBox.setHgrow(now, Priority.ALWAYS);
-    drawn = panel(pair, Labels.wrapped(ReliefPicture.SIGNS, "hint"), strokes);
+    drawn = panel(pair, Labels.line(ReliefPicture.SIGNS, "hint"), strokes);
     cautions.setId("lap-cautions");
     watch.setId("lap-notes");
     Node lapping = terms();
@@ -200,14 +201,14 @@ public final class LapView implements StageView {
     passes.show(shown.log());
     cautions.getChildren().clear();
     watch.getChildren().clear();
-    shown.cautions().forEach(c -> cautions.getChildren().add(Labels.wrapped(c, "reason")));
+    shown.cautions().forEach(c -> cautions.getChildren().add(Labels.line(c, "reason")));
     drawn.setVisible(shown.latest().isPresent());
     drawn.setManaged(shown.latest().isPresent());
     answer.show(shown, notation);
     if (shown.finding().isEmpty()) {
       return;
     }
-    shown.notes().forEach(n -> watch.getChildren().add(Labels.wrapped(n, "reason")));
+    shown.notes().forEach(n -> watch.getChildren().add(Labels.line(n, "reason")));
     Optional<Patch> die =
         face == Face.DIE || face == Face.LAP
             ? Optional.empty()

@@ -9,6 +9,7 @@ import dev.ambershim.core.physics.surface.LapPass;
 import dev.ambershim.core.physics.surface.LapTerms;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.Arrays;
 import java.util.List;
 import javafx.geometry.Pos;
@@ -45,12 +46,12 @@ final class PassPanel extends VBox {
     undo.setId("remove-pass");
     undo.setOnAction(
         e -> model.edit("remove pass", job -> job.withSurfaces(job.surfaces().withoutLastPass())));
-    HBox adding = new HBox(6, grit, strokes, removed, add, undo);
+    HBox adding = new Strip(6, grit, strokes, removed, add, undo);
     adding.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
             Labels.line("Lapping log", "strong"),
-            Labels.wrapped(
+            Labels.line(
                 "Read the thickness by micrometer at the same five places before and after a pass:"
                     + " what came off in the mean teaches your own rate.",
                 "hint"),

@@ -20,6 +20,7 @@ import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.logbook.store.LogFiles;
 import dev.ambershim.logbook.store.WholeFile;
 import java.nio.charset.StandardCharsets;
@@ -91,7 +92,7 @@ final class FacePanel extends VBox {
                 job -> job.withSurfaces(job.surfaces().without(face()))));
     FlowPane ways = new FlowPane(6, 6, size, probe, read, write, drop);
     getChildren()
-        .addAll(picks, answer, relief, Labels.wrapped(ReliefPicture.SIGNS, "hint"), doubts, ways);
+        .addAll(picks, answer, relief, Labels.line(ReliefPicture.SIGNS, "hint"), doubts, ways);
   }
 
   private Face face() {
@@ -185,7 +186,7 @@ final class FacePanel extends VBox {
       out.setMinWidth(USE_PREF_SIZE);
       out.disableProperty().bind(model.readOnlyProperty());
       out.setOnAction(e -> takeOut(now.face(), outlier));
-      HBox row = new HBox(8, Labels.wrapped(words.get(i), "hint", "wrong"), out);
+      HBox row = new Strip(8, Labels.line(words.get(i), "hint", "wrong"), out);
       row.setAlignment(Pos.CENTER_LEFT);
       doubts.getChildren().add(row);
     }

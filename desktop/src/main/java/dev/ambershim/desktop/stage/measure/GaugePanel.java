@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -24,7 +25,7 @@ final class GaugePanel extends VBox {
     this.model = model;
     this.session = session;
     getStyleClass().add("panel");
-    Label next = Labels.wrapped("", "strong");
+    Label next = Labels.line("", "strong");
     next.setId("gauge-next");
     next.textProperty().bind(session.nextProperty());
     typed.setId("gauge-typed");
@@ -41,7 +42,7 @@ final class GaugePanel extends VBox {
     Button end = new Button("End here");
     end.setId("gauge-end");
     end.setOnAction(e -> session.end());
-    HBox taking = new HBox(6, typed, touch, back, end);
+    HBox taking = new Strip(6, typed, touch, back, end);
     taking.setAlignment(Pos.CENTER_LEFT);
     VBox run = new VBox(6, next, taking);
     run.visibleProperty().bind(session.runningProperty());

@@ -14,6 +14,7 @@ import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.ReadingBox;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
@@ -90,7 +91,7 @@ final class LidPanel extends VBox {
   private void add(Figure figure) {
     FigureBox box = new FigureBox(model, figure, 6);
     figures.add(box);
-    HBox both = new HBox(6, box, box.unit());
+    HBox both = new Strip(6, box, box.unit());
     both.setAlignment(Pos.CENTER_LEFT);
     add(figure.label(), both);
   }
@@ -118,7 +119,7 @@ final class LidPanel extends VBox {
       answers
           .getChildren()
           .add(
-              Labels.wrapped(
+              Labels.line(
                   "Read the depth of the lid's hollow and the glue line to see what the lid leaves"
                       + " over the die; read the lid's top to see how much lower the cooler must"
                       + " come without it.",
@@ -132,6 +133,6 @@ final class LidPanel extends VBox {
       pane.show(finding, List.of(), model.notationProperty().get());
       answers.getChildren().add(pane);
     }
-    now.screws().forEach(s -> answers.getChildren().add(Labels.wrapped(s, "reason")));
+    now.screws().forEach(s -> answers.getChildren().add(Labels.line(s, "reason")));
   }
 }

@@ -92,7 +92,7 @@ public final class MeasureView implements StageView {
     added(shim, shim::refresh);
     node.getChildren()
         .add(
-            Labels.wrapped(
+            Labels.line(
                 "Unplug and discharge before you measure on the board, and lay the indicator's tip"
                     + " down softly: silicon chips at its edges.",
                 "hint"));

@@ -15,6 +15,7 @@ import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.logbook.formats.OutlineFiles;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -67,14 +68,14 @@ final class ShimPanel extends VBox {
                 .outlineTarget(model.jobProperty().get().shim().sheet().words())
                 .ifPresent(this::write));
     HBox.setHgrow(picture, Priority.ALWAYS);
-    HBox middle = new HBox(10, picture, grid);
+    HBox middle = new Strip(10, picture, grid);
     middle.setAlignment(Pos.TOP_LEFT);
     getChildren()
         .addAll(
             sheets,
             answer,
             middle,
-            Labels.wrapped(
+            Labels.line(
                 "Cut it on scrap first and lay it on the chip. Laser fumes of plastics are harmful:"
                     + " cut with extraction, by the machine's own rules.",
                 "hint"),

@@ -14,6 +14,7 @@ import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.ReadingBox;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -61,12 +62,12 @@ final class TopRows extends VBox {
             model.edit(
                 "usual tops",
                 job -> job.withHeights(job.heights().withTops(Heights.usual(job.chip())))));
-    HBox foot = new HBox(6, name, add, usual);
+    HBox foot = new Strip(6, name, add, usual);
     foot.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
             Labels.line("Heights of what the cooler could touch", "strong"),
-            Labels.wrapped(
+            Labels.line(
                 "Read each two or three times, with blanks between. Places count from the chip's"
                     + " middle: right, above, width, depth.",
                 "hint"),
@@ -182,7 +183,7 @@ final class TopRows extends VBox {
     derived.setId("top-" + index + "-height");
     derived.setMinWidth(0);
     HBox.setHgrow(derived, Priority.ALWAYS);
-    HBox first = new HBox(8, title, reading, derived);
+    HBox first = new Strip(8, title, reading, derived);
     first.setAlignment(Pos.CENTER_LEFT);
     List<FigureBox> figures = HeightFigures.top(index).stream().map(this::place).toList();
     Button remove = new Button("Remove");

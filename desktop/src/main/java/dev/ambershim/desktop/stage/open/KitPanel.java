@@ -14,6 +14,7 @@ import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.model.WorkModel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
+import dev.ambershim.desktop.widget.Strip;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -31,7 +32,7 @@ import javafx.scene.layout.VBox;
 final class KitPanel extends VBox {
   private final JobModel model;
   private final WorkModel bench;
-  private final Label sentence = Labels.wrapped("", "strong");
+  private final Label sentence = Labels.line("", "strong");
   private final GridPane needs = new GridPane();
   private final GridPane packs = new GridPane();
   private final ComboBox<String> supply = new ComboBox<>();
@@ -41,7 +42,7 @@ final class KitPanel extends VBox {
   private final TextField coins = field("pack-coins", 60, "price");
   private final TextField until = field("pack-until", 100, "good until");
   private final TextField lot = field("pack-lot", 70, "lot");
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
   private Kit shownKit;
   private List<ShelfItem> shownShelf;
   private List<Use> shownUsed;
@@ -69,7 +70,7 @@ final class KitPanel extends VBox {
     add.disableProperty().bind(model.readOnlyProperty());
     add.setOnAction(e -> add());
     until.setOnAction(e -> add());
-    HBox adding = new HBox(6, supply, name, amount, unit, coins, until, lot, add);
+    HBox adding = new Strip(6, supply, name, amount, unit, coins, until, lot, add);
     adding.setAlignment(Pos.CENTER_LEFT);
     Button stock = new Button("Put all that is missing on the shelf, as usual packs");
     stock.setId("stock-missing");
@@ -258,7 +259,7 @@ final class KitPanel extends VBox {
                   + " of "
                   + amount(item.amount(), item.supply())),
           Labels.line(good, item.good(today()) ? "quiet" : "strong"),
-          new HBox(6, open(item, i), remove),
+          new Strip(6, open(item, i), remove),
           Labels.line(told(item, now), "quiet"));
     }
   }

@@ -19,6 +19,7 @@ import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
 import dev.ambershim.desktop.widget.StepList;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -55,7 +56,7 @@ public final class OpenView implements StageView {
     lessons.getStyleClass().add("panel");
     lessons.setId("open-lessons");
     hours.onPick(steps::pick);
-    HBox foot = new HBox(10);
+    HBox foot = new Strip(10);
     foot.setMinHeight(34);
     foot.setAlignment(Pos.CENTER_LEFT);
     Later.afterOpening(model, () -> foot.getChildren().addAll(buttons()));
@@ -148,7 +149,7 @@ public final class OpenView implements StageView {
     lessons.setManaged(!all.isEmpty());
     lessons.getChildren().setAll(Labels.line("Lessons of your jobs", "strong"));
     for (Lesson lesson : all) {
-      lessons.getChildren().add(Labels.wrapped(lesson.title() + ": " + lesson.words(), "reason"));
+      lessons.getChildren().add(Labels.line(lesson.title() + ": " + lesson.words(), "reason"));
     }
   }
 

@@ -7,6 +7,7 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -59,8 +60,8 @@ final class WaysPanel extends VBox {
       box.setAccessibleText(school.question());
       box.getItems().setAll(school.ways().stream().map(Way::words).toList());
       Picks.follow(box, words -> take(school, words));
-      Label account = Labels.wrapped("", "hint");
-      HBox row = new HBox(8, Labels.line(school.question()), Labels.spring(), box);
+      Label account = Labels.line("", "hint");
+      HBox row = new Strip(8, Labels.line(school.question()), Labels.spring(), box);
       row.setAlignment(Pos.CENTER_LEFT);
       boxes.put(school, box);
       accounts.put(school, account);

@@ -130,6 +130,26 @@ public final class PractiseModel {
             });
   }
 
+  /** Asks what the program would test next; the answer comes among the notes. */
+  public void advise() {
+    FaultRound now = round.get();
+    if (now == null || verdict.get() != null || busy.get()) {
+      return;
+    }
+    busy.set(true);
+    shell
+        .inquiry()
+        .submit(
+            "",
+            progress -> PractiseWords.advice(now, now.ranking(Solved.HELPERS)),
+            told -> {
+              busy.set(false);
+              notes.add(told);
+              round.set(null);
+              round.set(now);
+            });
+  }
+
   private record Made(FaultRound round, List<String> lines) {}
 
   /** Makes a test of the round. */

@@ -12,6 +12,7 @@ import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Inquiry;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -41,13 +42,14 @@ public final class PractiseView implements Inquiry {
   private final Slider sure = new Slider(10, 100, 60);
   private final Label sureness = Labels.line("", "strong");
   private final Button name = new Button("Name the cause");
-  private final HBox naming = new HBox(10);
+  private final Button advise = new Button("What would you test next?");
+  private final HBox naming = new Strip(10);
   private final Label wait = Labels.line("", "hint");
   private final PictureView drop = new PictureView();
-  private final Label dropTold = Labels.wrapped("");
-  private final Label stepAsked = Labels.wrapped("");
+  private final Label dropTold = Labels.line("");
+  private final Label stepAsked = Labels.line("");
   private final FlowPane steps = new FlowPane(8, 8);
-  private final Label stepTold = Labels.wrapped("");
+  private final Label stepTold = Labels.line("");
   private final VBox kept = new VBox(3);
   private final VBox node = new VBox(14);
 
@@ -85,10 +87,12 @@ public final class PractiseView implements Inquiry {
     sureness();
     name.setId("practise-name");
     name.setOnAction(e -> answer());
+    advise.setId("practise-advise");
+    advise.setOnAction(e -> model.advise());
     naming.setAlignment(Pos.CENTER_LEFT);
     naming.getChildren().addAll(Labels.line("It is"), choice, sure, sureness, name);
     wait.setId("practise-wait");
-    HBox head = new HBox(10, begin, wait);
+    HBox head = new Strip(10, begin, wait);
     head.setAlignment(Pos.CENTER_LEFT);
     node.getChildren()
         .addAll(answer, head, notes, trials, naming, drops(), nextStep(), record(), leave);
@@ -105,6 +109,7 @@ public final class PractiseView implements Inquiry {
     model.dropProperty().addListener((o, was, is) -> showDrop());
     model.stepProperty().addListener((o, was, is) -> showStep());
     shell.themeProperty().addListener((o, was, is) -> showDrop());
+    shell.looks().textPercentProperty().addListener((o, was, is) -> showDrop());
     show();
     follow();
   }
@@ -128,7 +133,9 @@ public final class PractiseView implements Inquiry {
           "This chip runs hot, or does it? You have "
               + Math.round(round.left())
               + " minutes for tests.",
-          List.of("Pick tests, look at what they read, then name the cause and how sure you are."));
+          List.of(
+              "Pick tests, look at what they read, then name the cause and how sure you are.",
+              "The first time, ask what to test next and see what each test shows."));
     } else if (!model.busyProperty().get() && round == null) {
       answer.show(
           "A chip with a hidden fault, or none: find it by tests.",
@@ -136,7 +143,7 @@ public final class PractiseView implements Inquiry {
     }
     notes.getChildren().clear();
     for (String note : model.notes()) {
-      notes.getChildren().add(Labels.wrapped(note));
+      notes.getChildren().add(Labels.line(note));
     }
     trials.getChildren().clear();
     if (playing) {
@@ -146,6 +153,8 @@ public final class PractiseView implements Inquiry {
         button.setDisable(!round.can(trial) || model.busyProperty().get());
         trials.getChildren().add(button);
       }
+      advise.setDisable(model.busyProperty().get());
+      trials.getChildren().add(advise);
       if (choice.getItems().size() != round.choices().size()
           || !choice.getItems().equals(words(round))) {
         choice.getItems().setAll(words(round));
@@ -208,7 +217,7 @@ public final class PractiseView implements Inquiry {
     }
     drop.setVisible(true);
     drop.setManaged(true);
-    double scale = shell.perMillimetreProperty().get();
+    double scale = shell.looks().drawnPerMillimetre();
     drop.show((w, h) -> round.at(scale, w, h), shell.themeProperty().get() == Theme.GRAPHITE);
   }
 
@@ -253,7 +262,7 @@ public final class PractiseView implements Inquiry {
     List<String> lines = PractiseWords.record(model.recordProperty().get(), notation());
     if (!lines.isEmpty()) {
       kept.getChildren().add(Labels.line("Your own record", "strong"));
-      lines.forEach(line -> kept.getChildren().add(Labels.wrapped(line)));
+      lines.forEach(line -> kept.getChildren().add(Labels.line(line)));
     }
   }
 

@@ -24,6 +24,7 @@ import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.RunRows;
 import dev.ambershim.desktop.widget.StageView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -45,7 +46,7 @@ public final class ProveView implements StageView {
   private final PictureView strips = new PictureView();
   private final VBox stripPanel = new VBox(strips);
   private final LadderPanel ladder;
-  private final HBox states = new HBox(8);
+  private final HBox states = new Strip(8);
   private final RunRows rows;
   private final Parts parts;
   private final VBox node;
@@ -81,7 +82,7 @@ public final class ProveView implements StageView {
   }
 
   private void addLower() {
-    HBox foot = new HBox(10);
+    HBox foot = new Strip(10);
     foot.getChildren().addAll(buttons());
     foot.setAlignment(Pos.CENTER_LEFT);
     whole = true;

@@ -44,9 +44,9 @@ final class BeginPanel extends VBox {
   private final Label own = Labels.line("", "quiet");
   private int asked;
   private final Label units = Labels.line("");
-  private final Label told = Labels.wrapped("", "strong");
+  private final Label told = Labels.line("", "strong");
   private final VBox notes = new VBox(3);
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
 
   BeginPanel(JobModel shell, SeriesModel model) {
     super(8);
@@ -222,7 +222,7 @@ final class BeginPanel extends VBox {
   private void show(SeriesPlan plan) {
     told.setText(plan.sentence());
     notes.getChildren().clear();
-    plan.notes().forEach(n -> notes.getChildren().add(Labels.wrapped(n, "hint")));
+    plan.notes().forEach(n -> notes.getChildren().add(Labels.line(n, "hint")));
   }
 
   private void begin() {

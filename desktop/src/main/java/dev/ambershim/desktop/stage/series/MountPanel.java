@@ -22,8 +22,8 @@ import javafx.scene.layout.VBox;
 final class MountPanel extends VBox {
   private final JobModel shell;
   private final SeriesModel model;
-  private final Label due = Labels.wrapped("", "strong");
-  private final Label hint = Labels.wrapped("", "hint");
+  private final Label due = Labels.line("", "strong");
+  private final Label hint = Labels.line("", "hint");
   private final TextField cores = box("series-cores", 6);
   private final TextField room = box("series-room", 5);
   private final TextField watts = box("series-watts", 5);
@@ -33,7 +33,7 @@ final class MountPanel extends VBox {
   private final Button spoilLast = new Button("The last one was spoiled");
   private final Button takeOut = new Button("Take the last one out");
   private final Label units = Labels.line("");
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
   private final Node entry;
   private final LiftPanel lift;
 

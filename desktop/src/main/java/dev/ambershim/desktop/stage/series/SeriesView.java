@@ -14,6 +14,7 @@ import dev.ambershim.desktop.widget.FileDialogs;
 import dev.ambershim.desktop.widget.Inquiry;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Strip;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,7 +63,7 @@ public final class SeriesView implements Inquiry {
     Button leave = new Button("Back  Ctrl+Shift+S");
     leave.setId("series-back");
     leave.setOnAction(e -> back.run());
-    HBox head = new HBox(10, Labels.line("Series"), pick, Labels.spring(), leave);
+    HBox head = new Strip(10, Labels.line("Series"), pick, Labels.spring(), leave);
     head.setAlignment(Pos.CENTER_LEFT);
     mount = new MountPanel(shell, desk, model, this::conduct);
     times = new TimesPanel(shell, model);
@@ -143,7 +144,7 @@ public final class SeriesView implements Inquiry {
         picture.show((w, h) -> d.painter().at(w, h), shell.themeProperty().get().dark());
         drawn.getChildren().addAll(Labels.line(d.caption(), "hint"), picture);
       }
-      told.get().notes().forEach(n -> notes.getChildren().add(Labels.wrapped(n, "reason")));
+      told.get().notes().forEach(n -> notes.getChildren().add(Labels.line(n, "reason")));
     }
     if (now != null) {
       notes.getChildren().add(files(now, known));

@@ -12,7 +12,7 @@ import javafx.scene.layout.VBox;
 /** When the mounts that are left are made, and the hours for that. */
 final class TimesPanel extends VBox {
   private final SeriesModel model;
-  private final Label told = Labels.wrapped("", "strong");
+  private final Label told = Labels.line("", "strong");
   private final HoursPanel hours;
 
   TimesPanel(JobModel shell, SeriesModel model) {

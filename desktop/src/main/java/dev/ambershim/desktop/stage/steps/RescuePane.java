@@ -24,7 +24,7 @@ final class RescuePane extends VBox {
     if (shown == null) {
       return;
     }
-    Label head = Labels.wrapped(shown.head(), "bench-title");
+    Label head = Labels.line(shown.head(), "bench-title");
     head.setId("rescue-head");
     getChildren().add(head);
     if (shown.lines().size() >= Accident.values().length) {
@@ -36,7 +36,7 @@ final class RescuePane extends VBox {
           line.startsWith("Caution") || line.startsWith("Stop")
               ? "bench-caution"
               : line.startsWith("■") ? "bench-check" : "bench-body";
-      getChildren().add(Labels.wrapped(line, style));
+      getChildren().add(Labels.line(line, style));
     }
   }
 
@@ -48,7 +48,7 @@ final class RescuePane extends VBox {
     columns.getColumnConstraints().addAll(half, half);
     int rows = (lines.size() + 1) / 2;
     for (int i = 0; i < lines.size(); i++) {
-      columns.add(Labels.wrapped(lines.get(i), "bench-detail"), i / rows, i % rows);
+      columns.add(Labels.line(lines.get(i), "bench-detail"), i / rows, i % rows);
     }
     return columns;
   }

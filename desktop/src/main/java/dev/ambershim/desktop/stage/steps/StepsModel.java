@@ -24,6 +24,7 @@ import dev.ambershim.core.stage.close.FirstStart;
 import dev.ambershim.core.stage.open.ScheduleWords;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
+import dev.ambershim.desktop.model.PhotoFolder;
 import dev.ambershim.desktop.model.Ticking;
 import dev.ambershim.desktop.model.WorkModel;
 import java.nio.file.Path;
@@ -44,6 +45,7 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 /** The step on the bench and what can be done to it. */
 public final class StepsModel {
   private final JobModel shell;
+  private Optional<PhotoFolder> watched = Optional.empty();
   private final WorkModel bench;
   private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
@@ -460,6 +462,24 @@ public final class StepsModel {
   void photos(List<Path> files) {
     String id = shown.get().step().id();
     files.forEach(file -> bench.keepPhoto(file, photo -> attach(id, photo)));
+  }
+
+  /**
+   * Takes every photo that comes into a folder for the step that is shown then.
+   *
+   * @param path of the folder; empty to stop
+   */
+  void watch(String path) {
+    unwatch();
+    if (!path.isEmpty()) {
+      watched = Optional.of(PhotoFolder.watch(Path.of(path), photo -> photos(List.of(photo))));
+    }
+  }
+
+  /** Looks at no folder any longer. */
+  void unwatch() {
+    watched.ifPresent(PhotoFolder::close);
+    watched = Optional.empty();
   }
 
   /** Attaches a photo that was pasted. */

@@ -22,6 +22,7 @@ import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StepsScreen;
+import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.desktop.widget.Thumbnails;
 import dev.ambershim.desktop.widget.TimerChips;
 import java.io.File;
@@ -59,6 +60,7 @@ public final class StepsView implements StepsScreen {
   private static final double PICTURE_SHARE = 0.47;
 
   private static final String KEYS = "benchKeys";
+  private static final String PHOTOS = "photoFolder";
 
   private final JobModel shell;
   private final Desk window;
@@ -66,13 +68,13 @@ public final class StepsView implements StepsScreen {
   private final BorderPane root = new BorderPane();
   private final Label place = Labels.line("", "bench-quiet");
   private final Label end = Labels.line("", "bench-quiet");
-  private final Label title = Labels.wrapped("", "bench-title");
-  private final Label action = Labels.wrapped("", "bench-body");
-  private final Label caution = Labels.wrapped("", "bench-caution");
-  private final Label check = Labels.wrapped("", "bench-check");
-  private final Label state = Labels.wrapped("", "bench-state");
+  private final Label title = Labels.line("", "bench-title");
+  private final Label action = Labels.line("", "bench-body");
+  private final Label caution = Labels.line("", "bench-caution");
+  private final Label check = Labels.line("", "bench-check");
+  private final Label state = Labels.line("", "bench-state");
   private final Label next = Labels.line("", "bench-quiet");
-  private final Label keyLine = Labels.wrapped("", "bench-keys");
+  private final Label keyLine = Labels.line("", "bench-keys");
   private final VBox why = new VBox();
   private final PictureView sketch = new PictureView();
   private final Label sectionHead = Labels.line("", "bench-quiet");
@@ -83,6 +85,7 @@ public final class StepsView implements StepsScreen {
   private final RescuePane rescue;
   private StepKeys keys = StepKeys.USUAL;
   private String initials = "";
+  private String folder = "";
   private String stepShown = "";
   private boolean acting;
 
@@ -107,7 +110,7 @@ public final class StepsView implements StepsScreen {
     side.setMinWidth(430);
     side.prefWidthProperty().bind(root.widthProperty().multiply(PICTURE_SHARE));
     side.maxWidthProperty().bind(side.prefWidthProperty());
-    HBox head = new HBox(place, Labels.spring(), end);
+    HBox head = new Strip(place, Labels.spring(), end);
     why.getStyleClass().add("bench-why");
     VBox step = new VBox(title, action, caution, check);
     step.getStyleClass().add("bench-words");
@@ -132,7 +135,7 @@ public final class StepsView implements StepsScreen {
     scroll.setPrefWidth(1);
     scroll.setFocusTraversable(false);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    HBox middle = new HBox(28, scroll, side);
+    HBox middle = new Strip(28, scroll, side);
     middle.setAlignment(Pos.TOP_LEFT);
     HBox.setHgrow(scroll, Priority.ALWAYS);
     TimerChips timers = new TimerChips(shell.workbench().timers(), "bench-timer");
@@ -201,6 +204,7 @@ public final class StepsView implements StepsScreen {
               refresh();
             });
     shell.workbench().setting("initials", text -> initials = text);
+    shell.workbench().setting(PHOTOS, this::watch);
     model.enter();
     show(why, false);
     refresh();
@@ -210,8 +214,15 @@ public final class StepsView implements StepsScreen {
   @Override
   public void leave() {
     entry.close();
+    model.unwatch();
     model.rescue().close();
     model.leave();
+  }
+
+  /** Watches a folder for photos, if it is one. */
+  private void watch(String path) {
+    folder = path;
+    model.watch(path);
   }
 
   private static void show(Node node, boolean on) {
@@ -371,7 +382,7 @@ public final class StepsView implements StepsScreen {
   }
 
   private void addWhy(String head, String text) {
-    why.getChildren().add(Labels.wrapped(head + ": " + text, "bench-detail"));
+    why.getChildren().add(Labels.line(head + ": " + text, "bench-detail"));
   }
 
   @Override
@@ -412,6 +423,11 @@ public final class StepsView implements StepsScreen {
             keys = other;
             shell.workbench().keepSetting(KEYS, other.text());
             refresh();
+          },
+          folder,
+          other -> {
+            shell.workbench().keepSetting(PHOTOS, other);
+            watch(other);
           });
       return true;
     }

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.stage.weigh;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -51,7 +52,7 @@ final class JobWords extends VBox {
               }
             });
     HBox row =
-        new HBox(
+        new Strip(
             8, Labels.line("Job"), title, Labels.line("Chip"), chip, Labels.line("Cooler"), cooler);
     row.getStyleClass().add("field-row");
     for (TextField field : List.of(title, chip, cooler)) {

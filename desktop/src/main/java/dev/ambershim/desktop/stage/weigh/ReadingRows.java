@@ -7,6 +7,7 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Button;
@@ -25,7 +26,7 @@ final class ReadingRows extends VBox {
   private final TextField room = box("reading-room", "room");
   private final TextField coolant = box("reading-coolant", "coolant");
   private final TextField lid = box("reading-lid", "lid");
-  private final Label wrong = Labels.wrapped("", "hint", "wrong");
+  private final Label wrong = Labels.line("", "hint", "wrong");
 
   ReadingRows(JobModel shell) {
     super(6);
@@ -70,7 +71,7 @@ final class ReadingRows extends VBox {
     rows.getChildren().clear();
     int fromLogs = readings.size() - job.readings().size();
     for (int i = 0; i < readings.size(); i++) {
-      HBox row = new HBox(8, Labels.line(words(readings.get(i), notation), "small"));
+      HBox row = new Strip(8, Labels.line(words(readings.get(i), notation), "small"));
       row.getStyleClass().add("run-row");
       int typed = i - fromLogs;
       if (typed >= 0) {
@@ -84,7 +85,7 @@ final class ReadingRows extends VBox {
     if (readings.isEmpty()) {
       rows.getChildren()
           .add(
-              Labels.wrapped(
+              Labels.line(
                   "None yet. Add a run under Baseline, or type in a settled state: what the chip"
                       + " took, the mean of its cores, and the air at the cooler.",
                   "hint"));

@@ -20,6 +20,7 @@ import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.StageView;
+import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
@@ -69,7 +70,7 @@ public final class WeighView implements StageView {
     again.setOnAction(e -> model.again());
     again.visibleProperty().bind(model.stoppedProperty());
     again.managedProperty().bind(model.stoppedProperty());
-    HBox pair = new HBox(8, ladder, heat);
+    HBox pair = new Strip(8, ladder, heat);
     HBox.setHgrow(ladder, Priority.ALWAYS);
     HBox.setHgrow(heat, Priority.ALWAYS);
     VBox choices = panel(options);
