@@ -74,7 +74,7 @@ public final class FieldRow extends VBox {
   public void explain() {
     Job job = model.jobProperty().get();
     Notation notation = model.notationProperty().get();
-    if (job == null || box.getStyleClass().contains("wrong") && box.isFocused()) {
+    if (job == null || (box.getStyleClass().contains("wrong") && box.isFocused())) {
       return;
     }
     calm(
