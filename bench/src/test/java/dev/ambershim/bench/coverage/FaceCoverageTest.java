@@ -2,10 +2,12 @@ package dev.ambershim.bench.coverage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Flatness of flat, domed and mixed faces, whose true minimum zone is searched for. */
+@Tag("slow")
 class FaceCoverageTest {
   @ParameterizedTest
   @EnumSource(FaceCoverage.Kind.class)

@@ -2,10 +2,12 @@ package dev.ambershim.bench.coverage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The gain of clock against chips with soft edges, mounts that differ, and whole degrees. */
+@Tag("slow")
 class HeadroomCoverageTest {
   @ParameterizedTest
   @CsvSource({

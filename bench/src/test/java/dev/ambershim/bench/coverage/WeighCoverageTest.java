@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.plan.OptionKind;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Weigh's eight cases in ten against chips that differ from what Weigh takes them for. */
+@Tag("slow")
 class WeighCoverageTest {
   @ParameterizedTest
   @CsvSource({"DESKTOP_ONE_DIE_PASTE,12", "DESKTOP_CHIPLETS_SOLDER,1"})

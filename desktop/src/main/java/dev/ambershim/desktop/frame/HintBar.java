@@ -8,6 +8,7 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Strip;
+import java.util.concurrent.TimeUnit;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -23,11 +24,12 @@ final class HintBar extends StackPane {
   private static final String SETTING = "hints";
 
   private static final String OFF = "off";
+  private static final int QUIET_MILLISECONDS = 250;
 
   private final JobModel model;
   private final Label words = Labels.line("", "hint");
   private boolean wanted;
-  private Job asked;
+  private volatile Job asked;
   private Stage at;
 
   HintBar(JobModel model) {
@@ -68,6 +70,14 @@ final class HintBar extends StackPane {
     setManaged(!hint.isEmpty());
   }
 
+  private static String hint(Job job, Stage stage) {
+    return Checklist.of(job, Plan.of(job.workCase())).stream()
+        .filter(item -> item.stage() == stage && !item.has())
+        .map(item -> "Next here: " + item.words())
+        .findFirst()
+        .orElse("");
+  }
+
   private void follow() {
     Job job = model.jobProperty().get();
     Stage stage = model.stageProperty().get();
@@ -84,12 +94,11 @@ final class HintBar extends StackPane {
         .inquiry()
         .submit(
             "",
-            progress ->
-                Checklist.of(job, Plan.of(job.workCase())).stream()
-                    .filter(item -> item.stage() == stage && !item.has())
-                    .map(item -> "Next here: " + item.words())
-                    .findFirst()
-                    .orElse(""),
+            progress -> {
+              // Whoever goes on typing needs the machine for the answer.
+              TimeUnit.MILLISECONDS.sleep(QUIET_MILLISECONDS);
+              return !job.equals(asked) ? "" : hint(job, stage);
+            },
             hint -> {
               if (wanted && job.equals(asked) && stage == at) {
                 show(hint);

@@ -80,13 +80,15 @@ public final class CauseWatch {
             });
   }
 
-  /** Waits until nobody has typed for a while; false if somebody has. */
+  /** Waits until nobody has typed for a while and all answers stand; false if somebody has. */
   private boolean quiet(int mine) throws InterruptedException {
-    for (int waited = 0; waited < QUIET_MILLISECONDS; waited += LOOK_MILLISECONDS) {
+    int waited = 0;
+    while (waited < QUIET_MILLISECONDS) {
       if (mine != newest.get()) {
         return false;
       }
       TimeUnit.MILLISECONDS.sleep(LOOK_MILLISECONDS);
+      waited = shell.reckoning().working() ? 0 : waited + LOOK_MILLISECONDS;
     }
     return mine == newest.get();
   }

@@ -49,6 +49,7 @@ public final class Work implements AutoCloseable {
   private final ReadOnlyDoubleWrapper share = new ReadOnlyDoubleWrapper(-1);
   private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper(false);
   private volatile AtomicBoolean cancel = new AtomicBoolean();
+  private volatile boolean working;
   private int waiting;
 
   /**
@@ -75,6 +76,11 @@ public final class Work implements AutoCloseable {
     return busy.getReadOnlyProperty();
   }
 
+  /** Whether any task is waiting or running; for any thread. */
+  public boolean working() {
+    return working;
+  }
+
   /**
    * Gives the line a task. Call on the JavaFX thread.
    *
@@ -87,6 +93,7 @@ public final class Work implements AutoCloseable {
       return;
     }
     waiting++;
+    working = true;
     busy.set(true);
     line.execute(
         () -> {
@@ -119,7 +126,8 @@ public final class Work implements AutoCloseable {
                 try {
                   ending.run();
                 } finally {
-                  busy.set(waiting > 0);
+                  working = waiting > 0;
+                  busy.set(working);
                 }
               });
         });

@@ -25,11 +25,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.mockito.InOrder;
 
 /** Samples go to disk, the load follows, and what was recorded is kept whatever happens. */
+@Tag("slow")
 class ConductedRunTest {
   @TempDir Path folder;
 
