@@ -107,6 +107,7 @@ public final class Screenshots extends Application {
     stage.setWidth(width);
     stage.setHeight(height);
     model.begin(opened);
+    model.looks().wish(Looks.Wish.GRAPHITE);
     String fennel = job("Fennel");
     String sorrel = job("Sorrel");
     shots.add(new Shot("weigh", () -> go(Stage.WEIGH)));
@@ -148,7 +149,6 @@ public final class Screenshots extends Application {
             },
             this::planned));
     shots.add(new Shot("measure", () -> go(Stage.MEASURE), this::measured));
-    shots.add(new Shot("measure-face", () -> scrollTo("#face-answer"), this::measured));
     shots.add(new Shot("lap", () -> go(Stage.LAP), this::measured));
     shots.add(new Shot("coat", () -> go(Stage.COAT), this::measured));
     shots.add(
@@ -166,8 +166,17 @@ public final class Screenshots extends Application {
             this::diagnosed));
     shots.add(
         new Shot(
+            "large-text",
+            () -> {
+              go(Stage.LAP);
+              model.looks().size(200);
+            },
+            this::measured));
+    shots.add(
+        new Shot(
             "close-paper",
             () -> {
+              model.looks().size(100);
               model.looks().wish(Looks.Wish.PAPER);
               model.open(fennel);
               go(Stage.CLOSE);

@@ -12,6 +12,8 @@ import java.util.Set;
 
 /** Where a job stands: what each stage has, and what it still asks for. */
 public final class Checklist {
+  private static final String PROVED = "A run from after the work shows that it was done.";
+
   private Checklist() {}
 
   /**
@@ -50,14 +52,14 @@ public final class Checklist {
     items.add(
         item(
             Stage.OPEN,
-            steps > 0,
-            steps + " of " + plan.steps().size() + " steps are done.",
+            steps > 0 || after > 0,
+            steps > 0 ? steps + " of " + plan.steps().size() + " steps are done." : PROVED,
             "The steps are planned; work them at the bench (F2)."));
     items.add(
         item(
             Stage.CLEAN,
-            all(plan.steps(Phase.CLEAN).stream().map(s -> s.id()).toList(), done),
-            "The faces are clean.",
+            after > 0 || all(plan.steps(Phase.CLEAN).stream().map(s -> s.id()).toList(), done),
+            after > 0 ? PROVED : "The faces are clean.",
             "Clean the faces, and note what you find on them."));
     items.add(
         item(
@@ -80,8 +82,8 @@ public final class Checklist {
     items.add(
         item(
             Stage.CLOSE,
-            all(plan.steps(Phase.MOUNT).stream().map(s -> s.id()).toList(), done),
-            "The cooler is mounted.",
+            after > 0 || all(plan.steps(Phase.MOUNT).stream().map(s -> s.id()).toList(), done),
+            after > 0 ? PROVED : "The cooler is mounted.",
             "Mount the cooler; this says how far each screw turns."));
     items.add(
         item(

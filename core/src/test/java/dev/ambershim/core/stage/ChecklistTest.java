@@ -43,6 +43,12 @@ class ChecklistTest {
     assertThat(after.get(8).words()).isEqualTo("There is no run from before to compare with.");
     List<Checklist.Item> both = of(NEW.withRuns(List.of(run(Side.BEFORE), run(Side.AFTER))));
     assertThat(both.get(8).has()).isTrue();
+    // Nobody is told to mount a cooler that ran already.
+    for (int stage : new int[] {2, 3, 7}) {
+      assertThat(before.get(stage).has()).isFalse();
+      assertThat(both.get(stage).words())
+          .isEqualTo("A run from after the work shows that it was done.");
+    }
     // A mount of a series is neither.
     assertThat(of(NEW.withRuns(List.of(run(Side.BEFORE).inState("series x")))).get(1).has())
         .isFalse();

@@ -75,6 +75,7 @@ public final class FrameView extends StackPane implements Desk {
   private final TopBar bar;
   private final StageRail rail;
   private final Shelf shelf;
+  private final HintBar hints;
   private Node placed = new VBox();
   private boolean atBench;
   private KeyCode held;
@@ -112,7 +113,8 @@ public final class FrameView extends StackPane implements Desk {
     frame.setCenter(middle);
     section = new SectionPane(model);
     frame.setRight(section);
-    frame.setBottom(new VBox(new HintBar(model), shelf));
+    hints = new HintBar(model);
+    frame.setBottom(new VBox(hints, shelf));
     getChildren().add(frame);
     zoom = new Zoom(this, model.looks());
     widthProperty().addListener((o, was, is) -> fit(is.doubleValue()));
@@ -194,6 +196,7 @@ public final class FrameView extends StackPane implements Desk {
    */
   private void place(Node node) {
     placed = node;
+    hints.still(inquiries.shown().isPresent());
     if (getWidth() < TIGHT && getWidth() > 0) {
       frame.setRight(null);
       middle.setContent(new VBox(node, section));

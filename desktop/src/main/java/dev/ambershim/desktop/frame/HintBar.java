@@ -29,6 +29,7 @@ final class HintBar extends StackPane {
   private final JobModel model;
   private final Label words = Labels.line("", "hint");
   private boolean wanted;
+  private boolean still;
   private volatile Job asked;
   private Stage at;
 
@@ -64,10 +65,17 @@ final class HintBar extends StackPane {
     model.jobProperty().addListener((o, was, is) -> follow());
   }
 
+  /** Keeps still while a question stands in the stage's place. */
+  void still(boolean on) {
+    still = on;
+    show(words.getText());
+  }
+
   private void show(String hint) {
     words.setText(hint);
-    setVisible(!hint.isEmpty());
-    setManaged(!hint.isEmpty());
+    boolean seen = !hint.isEmpty() && !still;
+    setVisible(seen);
+    setManaged(seen);
   }
 
   private static String hint(Job job, Stage stage) {

@@ -44,6 +44,9 @@ import javafx.scene.layout.VBox;
 final class LogbookSheet {
   private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
 
+  /** How wide the sheet likes to be, pixels. */
+  private static final double WIDTH = 760;
+
   private LogbookSheet() {}
 
   static Node content(
@@ -181,7 +184,9 @@ final class LogbookSheet {
             compare,
             Labels.line("Hidden faults to find; pastes to rank.", "hint"));
     FlowPane top = new FlowPane(8, 6, search, order, away, archive);
-    search.setPrefColumnCount(18);
+    search.setPrefColumnCount(24);
+    practice.setPrefWrapLength(WIDTH);
+    top.setPrefWrapLength(WIDTH);
     list.widthProperty()
         .addListener(
             (o, was, is) -> {
