@@ -16,6 +16,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -119,6 +120,9 @@ class PlanTest extends DesktopTest {
     assertThat(text("hours-wrong")).contains("leave no time");
     set("hours-to", "22:00");
     assertThat(model.jobProperty().get().work().hours().from()).isEqualTo("19:00");
+    onFx(() -> model.looks().firstDay(DayOfWeek.SUNDAY));
+    assertThat(node("day-1").getParent().getChildrenUnmodifiable().indexOf(node("day-7")))
+        .isLessThan(node("day-1").getParent().getChildrenUnmodifiable().indexOf(node("day-1")));
     onFx(() -> ((ToggleButton) node("day-1")).fire());
     planned();
     assertThat(text("open-answer")).startsWith("Begin on Tue 16 June, 19:00");

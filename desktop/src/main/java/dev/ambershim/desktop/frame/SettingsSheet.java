@@ -6,7 +6,10 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Looks;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
+import java.time.DayOfWeek;
 import java.time.LocalTime;
+import java.time.format.TextStyle;
+import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -66,7 +69,16 @@ final class SettingsSheet {
     currency.setAlignment(Pos.CENTER_LEFT);
     change.run();
     return new VBox(
-        10, inches, fahrenheit, comma, twelve, currency, example, look(model), size(model));
+        10,
+        inches,
+        fahrenheit,
+        comma,
+        twelve,
+        currency,
+        example,
+        week(model),
+        look(model),
+        size(model));
   }
 
   private static HBox look(JobModel model) {
@@ -77,6 +89,16 @@ final class SettingsSheet {
     look.setValue(model.looks().wishProperty().get());
     look.valueProperty().addListener((o, was, is) -> model.looks().wish(is));
     return named("Light or dark", look, "Ctrl+T changes it, too.");
+  }
+
+  private static HBox week(JobModel model) {
+    ComboBox<DayOfWeek> first = new ComboBox<>();
+    first.setId("set-first-day");
+    first.getItems().setAll(DayOfWeek.MONDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY);
+    first.setConverter(Labels.words(day -> day.getDisplayName(TextStyle.FULL, Locale.ENGLISH)));
+    first.setValue(model.looks().firstDayProperty().get());
+    first.valueProperty().addListener((o, was, is) -> model.looks().firstDay(is));
+    return named("The week begins on", first, "Days are written out, as in 6 June 2026.");
   }
 
   private static HBox size(JobModel model) {

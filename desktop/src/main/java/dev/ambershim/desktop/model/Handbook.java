@@ -36,6 +36,9 @@ public final class Handbook {
   private static final String FOLDER = "/dev/ambershim/desktop/handbook/";
   private static final int MOST_HITS = 40;
 
+  /** How commands are called from the source, as the pages have it; installed they have a name. */
+  private static final String FROM_SOURCE = "./amber-shim";
+
   private final List<Page> pages;
 
   /**
@@ -70,7 +73,9 @@ public final class Handbook {
       if (in == null) {
         throw new IOException("no page " + name);
       }
-      String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      String text =
+          new String(in.readAllBytes(), StandardCharsets.UTF_8)
+              .replace(FROM_SOURCE, System.getProperty("ambershim.command", FROM_SOURCE));
       return new Page(name, text.lines().findFirst().orElse(name).replaceFirst("^#+ *", ""), text);
     } catch (IOException e) {
       throw new UncheckedIOException(e);

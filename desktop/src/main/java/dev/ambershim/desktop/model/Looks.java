@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.model;
 
+import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.BiConsumer;
@@ -10,7 +11,10 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 
-/** How the window looks on this machine: light or dark, how large, and what a millimetre is. */
+/**
+ * How the window looks on this machine: light or dark, how large, what a millimetre is, and which
+ * day comes first.
+ */
 public final class Looks {
   /** Sizes of text and all around it, percent. */
   public static final List<Integer> SIZES = List.of(100, 125, 150, 175, 200);
@@ -43,6 +47,8 @@ public final class Looks {
   private final ReadOnlyObjectWrapper<Theme> theme = new ReadOnlyObjectWrapper<>(Theme.GRAPHITE);
   private final ReadOnlyIntegerWrapper textPercent = new ReadOnlyIntegerWrapper(100);
   private final DoubleProperty perMillimetre = new SimpleDoubleProperty(Preferences.USUAL_SCREEN);
+  private final ReadOnlyObjectWrapper<DayOfWeek> firstDay =
+      new ReadOnlyObjectWrapper<>(DayOfWeek.MONDAY);
   private Theme system = Theme.GRAPHITE;
   private boolean calm;
 
@@ -56,6 +62,7 @@ public final class Looks {
     wish.set(kept.wish());
     theme.set(themeOf(kept.wish()));
     textPercent.set(kept.textPercent());
+    firstDay.set(kept.firstDay());
     perMillimetre.set(kept.perMillimetre());
   }
 
@@ -87,6 +94,17 @@ public final class Looks {
     wish.set(other);
     theme.set(themeOf(other));
     keep.accept("theme", other.name().toLowerCase(Locale.ROOT));
+  }
+
+  /** The day that a week begins with. */
+  public ReadOnlyObjectProperty<DayOfWeek> firstDayProperty() {
+    return firstDay.getReadOnlyProperty();
+  }
+
+  /** Lets weeks begin with another day. */
+  public void firstDay(DayOfWeek day) {
+    firstDay.set(day);
+    keep.accept("firstDay", day.name());
   }
 
   /** How large text is, and all around it, percent. */

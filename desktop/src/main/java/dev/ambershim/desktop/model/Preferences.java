@@ -2,6 +2,9 @@ package dev.ambershim.desktop.model;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.logbook.store.Logbook;
+import java.time.DayOfWeek;
+import java.time.temporal.WeekFields;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
 
@@ -16,6 +19,7 @@ import java.util.Map;
  * @param window place and size of the window as {@code x,y,width,height}, or empty
  * @param perMillimetre units of the screen that make a millimetre
  * @param textPercent how large text is
+ * @param firstDay of the week
  */
 public record Preferences(
     Looks.Wish wish,
@@ -25,7 +29,8 @@ public record Preferences(
     String lastJob,
     String window,
     double perMillimetre,
-    int textPercent) {
+    int textPercent,
+    DayOfWeek firstDay) {
   /** A screen of 96 units an inch, which most are told to be. */
   static final double USUAL_SCREEN = 96 / 25.4;
 
@@ -48,7 +53,8 @@ public record Preferences(
         kept.getOrDefault("lastJob", ""),
         kept.getOrDefault("window", ""),
         number(kept.get("perMillimetre"), USUAL_SCREEN),
-        percent(kept.getOrDefault("textPercent", "")));
+        percent(kept.getOrDefault("textPercent", "")),
+        day(kept.getOrDefault("firstDay", "")));
   }
 
   private static Looks.Wish wish(String kept) {
@@ -57,6 +63,13 @@ public record Preferences(
       case "graphite" -> Looks.Wish.GRAPHITE;
       default -> Looks.Wish.SYSTEM;
     };
+  }
+
+  private static DayOfWeek day(String kept) {
+    return Arrays.stream(DayOfWeek.values())
+        .filter(d -> d.name().equals(kept))
+        .findFirst()
+        .orElse(WeekFields.of(Locale.getDefault(Locale.Category.FORMAT)).getFirstDayOfWeek());
   }
 
   private static int percent(String kept) {

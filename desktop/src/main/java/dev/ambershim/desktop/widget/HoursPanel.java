@@ -9,7 +9,6 @@ import dev.ambershim.desktop.model.JobModel;
 import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.format.TextStyle;
-import java.time.temporal.WeekFields;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -70,10 +69,16 @@ public final class HoursPanel extends VBox {
       button.setOnAction(e -> keepHours());
       days.add(button);
     }
-    int first = WeekFields.of(Locale.getDefault()).getFirstDayOfWeek().getValue() - 1;
-    for (int i = 0; i < days.size(); i++) {
-      hours.getChildren().add(days.get((first + i) % days.size()));
-    }
+    Runnable week =
+        () -> {
+          hours.getChildren().removeAll(days);
+          int first = model.looks().firstDayProperty().get().getValue() - 1;
+          for (int i = 0; i < days.size(); i++) {
+            hours.getChildren().add(days.get((first + i) % days.size()));
+          }
+        };
+    model.looks().firstDayProperty().addListener((o, was, is) -> week.run());
+    week.run();
     from.setAccessibleText("you may work from");
     to.setAccessibleText("you may work to");
     start.setAccessibleText("start at");

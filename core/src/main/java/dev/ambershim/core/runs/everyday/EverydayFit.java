@@ -59,6 +59,9 @@ public final class EverydayFit {
   /** A chip is no sum of a few lags: leakage and fans bend it a little. Common practice. */
   private static final double MODEL_SHARE = 0.003;
 
+  /** A log with fewer samples tells nothing of what shows within ten seconds, s. */
+  private static final double COARSE_SECONDS = Everyday.QUICK_SECONDS / 2 + 0.5;
+
   private EverydayFit() {}
 
   /**
@@ -184,16 +187,32 @@ public final class EverydayFit {
         Stream.of(Stretch.Meter.values())
             .map(m -> new ResponseFit(stretches, usual, mean, deviation, roomKelvin, m))
             .toList();
-    return told(LagSearch.of(fits), moved, mean, minutes, room);
+    return told(LagSearch.of(fits), moved, mean, minutes, between(stretches), room);
+  }
+
+  /** Seconds from sample to sample, in the mean. */
+  private static double between(List<Stretch> stretches) {
+    double seconds = stretches.stream().mapToDouble(s -> 60 * s.minutes()).sum();
+    int steps = stretches.stream().mapToInt(s -> s.seconds().length - 1).sum();
+    return seconds / Math.max(1, steps);
   }
 
   private static double percentile(double[] sorted, double share) {
     return sorted[(int) Math.round(share * (sorted.length - 1))];
   }
 
-  /** All readings by their weights. */
+  /**
+   * All readings by their weights.
+   *
+   * @param seconds from sample to sample
+   */
   private static Everyday told(
-      List<Reading> readings, double moved, double mean, double minutes, RoomKnown room) {
+      List<Reading> readings,
+      double moved,
+      double mean,
+      double minutes,
+      double seconds,
+      RoomKnown room) {
     double best = readings.stream().mapToDouble(Reading::logWeight).max().orElseThrow();
     double[] weights = readings.stream().mapToDouble(r -> Math.exp(r.logWeight() - best)).toArray();
     double all = Arrays.stream(weights).sum();
@@ -202,6 +221,8 @@ public final class EverydayFit {
     }
     Mixed whole = mixed(readings, weights, Fitted::resistance, Fitted::variance);
     Mixed quick = mixed(readings, weights, Fitted::quick, Fitted::quickVariance);
+    // Between two samples nobody knows when the power changed: the answer may have begun earlier.
+    double blind = seconds / 2 * mixed(readings, weights, Fitted::quickPerSecond, f -> 0).value();
     double value = whole.value();
     double half = Interval.normalHalf(LEVEL) * whole.error();
     Use use =
@@ -216,7 +237,9 @@ public final class EverydayFit {
         mean,
         minutes,
         room,
-        Optional.of(new Everyday.Quick(quick.value(), quick.error())));
+        seconds > COARSE_SECONDS
+            ? Optional.empty()
+            : Optional.of(new Everyday.Quick(quick.value(), Math.hypot(quick.error(), blind))));
   }
 
   private record Mixed(double value, double error) {}

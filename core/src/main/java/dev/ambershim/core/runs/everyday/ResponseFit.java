@@ -42,9 +42,15 @@ final class ResponseFit {
    * @param variance of that
    * @param quick what of it answers a step of the power within {@link Everyday#QUICK_SECONDS}, K/W
    * @param quickVariance of that
+   * @param quickPerSecond how fast it still grows then, K/W·s
    */
   record Fitted(
-      double logEvidence, double resistance, double variance, double quick, double quickVariance) {}
+      double logEvidence,
+      double resistance,
+      double variance,
+      double quick,
+      double quickVariance,
+      double quickPerSecond) {}
 
   /**
    * Prepares stretches.
@@ -175,9 +181,11 @@ final class ResponseFit {
     }
     double[] sum = new double[unknowns];
     double[] soon = new double[unknowns];
+    double growth = 0;
     for (int k = 0; k < parts; k++) {
       sum[k] = 1;
       soon[k] = 1 - Math.exp(-Everyday.QUICK_SECONDS / lags[k]);
+      growth += best.getEntry(k) * (1 - soon[k]) / lags[k];
     }
     RealVector whole = MatrixUtils.createRealVector(sum);
     RealVector quick = MatrixUtils.createRealVector(soon);
@@ -187,7 +195,8 @@ final class ResponseFit {
         whole.dotProduct(best),
         whole.dotProduct(solver.solve(whole)),
         quick.dotProduct(best),
-        quick.dotProduct(solver.solve(quick)));
+        quick.dotProduct(solver.solve(quick)),
+        growth);
   }
 
   /** The squares that a solution leaves. */

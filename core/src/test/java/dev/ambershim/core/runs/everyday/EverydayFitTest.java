@@ -149,6 +149,28 @@ class EverydayFitTest {
     assertThat(told(log).usable()).isTrue();
   }
 
+  /**
+   * Between samples that lie far apart nobody knows when the power changed: the quick part is less
+   * sure, and from ten seconds on it is not told. Half of these loggers give the power at a moment.
+   */
+  @Test
+  void coarseLogsTellLessOfTheQuickPart() {
+    Ordinary ordinary = new Ordinary(37);
+    ordinary.everySeconds = 5;
+    int held = 0;
+    for (int i = 0; i < 20; i++) {
+      ordinary.chip();
+      ordinary.atAMoment = i % 2 == 0;
+      Everyday.Quick part = told(ordinary.log()).quick().orElseThrow();
+      held += Math.abs(part.resistance() - ordinary.quick()) < 1.96 * part.error() ? 1 : 0;
+    }
+    assertThat(held).isGreaterThanOrEqualTo(17);
+    ordinary.everySeconds = 10;
+    Everyday coarse = told(ordinary.log());
+    assertThat(coarse.quick()).isEmpty();
+    assertThat(coarse.interval().contains(ordinary.resistance())).isTrue();
+  }
+
   @Test
   void withoutARoomItIsLessSure() {
     Ordinary ordinary = new Ordinary(35);

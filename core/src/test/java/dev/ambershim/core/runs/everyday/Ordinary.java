@@ -27,6 +27,9 @@ public final class Ordinary {
   double moves = 130;
   double gapAtMinute = -1;
 
+  /** Whether the power is read at the moment of the sample; else its mean since the one before. */
+  boolean atAMoment;
+
   /** A usual chip. */
   public Ordinary(long seed) {
     random = new Random(seed);
@@ -107,7 +110,7 @@ public final class Ordinary {
                   at,
                   read(t[0] + 0.6),
                   read(t[0] - 0.6),
-                  sum / count));
+                  atAMoment ? watts : sum / count));
           out.append(
               roomLogged
                   ? String.format(Locale.ROOT, ",%.1f%n", room + 0.1 * random.nextGaussian())
