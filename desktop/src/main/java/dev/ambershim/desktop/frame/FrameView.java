@@ -60,6 +60,9 @@ public final class FrameView extends StackPane implements Desk {
   /** In a window that is less wide the section stands below the stage, and the rail is numbers. */
   private static final double TIGHT = 900;
 
+  /** In a window that is less high the rail's numbers stand closer. */
+  private static final double LOW = 400;
+
   private final JobModel model;
   private final FileDialogs files;
   private final Function<FrameView, Map<Stage, Supplier<StageView>>> stages;
@@ -117,7 +120,10 @@ public final class FrameView extends StackPane implements Desk {
     frame.setBottom(new VBox(hints, shelf));
     getChildren().add(frame);
     zoom = new Zoom(this, model.looks());
+    // What does not fit is cut at the foot of the middle, never the bar above.
+    frame.setMinSize(0, 0);
     widthProperty().addListener((o, was, is) -> fit(is.doubleValue()));
+    heightProperty().addListener((o, was, is) -> mark("low", is.doubleValue() < LOW));
     setOnDragOver(this::hanging);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     addEventFilter(KeyEvent.KEY_RELEASED, e -> held = null);
