@@ -54,6 +54,7 @@ public final class JobRules {
    */
   public static void sound(Job job) {
     Soundness.check(job);
+    shares(job.chip().dies());
     for (RunEntry run : job.runs()) {
       if (run.fileName().isBlank()) {
         throw problem("runs", "A run does not say its file.", "Give it a fileName.");
@@ -98,14 +99,22 @@ public final class JobRules {
     }
   }
 
-  private static void dies(List<Die> dies) {
+  private static void shares(List<Die> dies) {
     double share = 0;
-    for (int i = 0; i < dies.size(); i++) {
-      Die die = dies.get(i);
+    for (Die die : dies) {
       if (!(die.powerShare() >= 0)) {
         throw problem(die.name(), "Its share of the heat cannot be.", "Give zero or more.");
       }
       share += die.powerShare();
+    }
+    if (!(share > 0)) {
+      throw problem("dies", "No die takes any heat.", "Give their shares, such as 0.4 and 0.6.");
+    }
+  }
+
+  private static void dies(List<Die> dies) {
+    for (int i = 0; i < dies.size(); i++) {
+      Die die = dies.get(i);
       for (Die other : dies.subList(0, i)) {
         double apartX = Math.abs(die.xMillimetres() - other.xMillimetres());
         double apartY = Math.abs(die.yMillimetres() - other.yMillimetres());
@@ -115,9 +124,6 @@ public final class JobRules {
               die.name(), "It lies over " + other.name() + ".", "Measure their centres again.");
         }
       }
-    }
-    if (!(share > 0)) {
-      throw problem("dies", "No die takes any heat.", "Give their shares, such as 0.4 and 0.6.");
     }
   }
 

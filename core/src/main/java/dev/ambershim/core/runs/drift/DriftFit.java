@@ -61,6 +61,9 @@ public final class DriftFit {
   /** By this much of a logarithm a jump must beat a slope, beyond what its many places give it. */
   private static final double CLEARLY = 1;
 
+  /** What is usual of mounts counts as so many checks. */
+  private static final double MOUNTS_COUNT = 4;
+
   private final double watts;
   private final Scatter scatter;
   private final List<Apart> apart = new ArrayList<>();
@@ -168,7 +171,7 @@ public final class DriftFit {
       checks.remove(odd);
       model = told(checks);
     }
-    Optional<Line> line = model.line(true, false);
+    Optional<Line> line = model.line(true, false).map(model::doubted);
     LocalDate last = checks.get(checks.size() - 1).date();
     // The newest check may be the beginning of a jump, which one check cannot tell.
     boolean newest =
@@ -258,6 +261,7 @@ public final class DriftFit {
       further(Gate.of(course, model.basis, false).jump()).ifPresent(model::jump);
     } else {
       gate.jump().places().forEach(model::jump);
+      model.doubt(1 / (1 + Math.exp(gate.jump().gain() - places - gate.slope().gain())));
     }
     while (!model.steps.isEmpty() && model.steps.size() < MOST_JUMPS) {
       Gate more = Gate.of(course, model.basis, !model.slope);
@@ -287,6 +291,9 @@ public final class DriftFit {
     private boolean slope;
     private double chance = 1;
 
+    /** How likely it is that a slope alone was taken for a jump. */
+    private double slopeInstead;
+
     Model(Course course) {
       this.course = course;
       course.open().forEach(basis::add);
@@ -295,6 +302,20 @@ public final class DriftFit {
     void creep() {
       slope = true;
       basis = basis.with(course.slope());
+    }
+
+    void doubt(double chanceOfSlope) {
+      slopeInstead = chanceOfSlope;
+    }
+
+    /** A line with the doubt of whether it was a slope and no jump. */
+    Line doubted(Line line) {
+      return slopeInstead == 0
+          ? line
+          : new Model(course)
+              .line(true, false)
+              .map(other -> line.doubting(other, slopeInstead))
+              .orElse(line);
     }
 
     void jump(int place) {
@@ -310,6 +331,16 @@ public final class DriftFit {
     private double scale(Basis of) {
       double[] left = of.without(course.rises());
       return Math.max(Course.LEAST_SCALE, Basis.dot(left, left) / freedom(of));
+    }
+
+    /**
+     * The scale drawn towards the usual one where there are several mounts: mounts scatter as
+     * mounts do, however quiet the checks between them are.
+     */
+    private double steadied(double scale, int freedom) {
+      return course.open().size() == course.levels()
+          ? scale
+          : (freedom * scale + MOUNTS_COUNT) / (freedom + MOUNTS_COUNT);
     }
 
     /** How far each check lies over its state, the slope and the jumps; mounts stay in it. */
@@ -422,7 +453,7 @@ public final class DriftFit {
                 for (int k = 0; k < steps.size(); k++) {
                   level[open + 1 + k] = of(steps.get(k), last) ? 1 : 0;
                 }
-                double scale = usual ? 1 : scale(s.basis());
+                double scale = usual ? 1 : steadied(scale(s.basis()), freedom(s.basis()));
                 double[] spreadLevel = s.inverse().operate(level);
                 double[] spreadGrowth = s.inverse().operate(growth);
                 return new Line(

@@ -59,6 +59,24 @@ public record Line(
   }
 
   /**
+   * The same with the doubt that another line holds: the second moments of both about this one
+   * (Hoeting et al. 1999, <i>Bayesian Model Averaging</i>, from memory).
+   *
+   * @param chance that the other holds
+   */
+  Line doubting(Line other, double chance) {
+    double level = other.kelvin - kelvin;
+    double slope = other.perYear - perYear;
+    return new Line(
+        kelvin,
+        perYear,
+        variance + chance * level * level,
+        slopeVariance + chance * slope * slope,
+        covariance + chance * level * slope,
+        freedom);
+  }
+
+  /**
    * The same with what is known of such joints beforehand: two normal distributions multiplied
    * (Gelman et al., <i>Bayesian Data Analysis</i>, 3.5).
    *
