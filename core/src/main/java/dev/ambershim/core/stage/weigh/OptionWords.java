@@ -48,7 +48,7 @@ public final class OptionWords {
         + " to buy, "
         + hours(f.option(), notation)
         + " at the bench, and "
-        + risk(f, notation)
+        + riskWithRange(f, notation)
         + ". "
         + (f.option().waitHours() > 0
             ? "Then " + notation.text(f.option().waitHours(), Unit.HOUR) + " of waiting. "
@@ -66,14 +66,21 @@ public final class OptionWords {
             : " (seldom over " + notation.number(option.mostHandsHours(), Unit.HOUR) + ")");
   }
 
-  /** Such as "1.3 % risk of ruining the chip (0.1 to 3.4 %)", or "(up to 3.4 %)". */
+  /** Such as "1.3 % risk of ruining the chip". */
   static String risk(OptionForecast f, Notation notation) {
+    return f.ruin() == 0
+        ? "no risk to the chip"
+        : notation.fixed(100 * f.ruin(), 1) + " % risk of ruining the chip";
+  }
+
+  /** Such as "1.3 % risk of ruining the chip (0.1 to 3.4 %)", or "(up to 3.4 %)". */
+  private static String riskWithRange(OptionForecast f, Notation notation) {
     if (f.ruin() == 0) {
-      return "no risk to the chip";
+      return risk(f, notation);
     }
     double low = 100 * f.price().ruinRange().low();
-    return notation.fixed(100 * f.ruin(), 1)
-        + " % risk of ruining the chip ("
+    return risk(f, notation)
+        + " ("
         + (low < 0.05 ? "up" : notation.fixed(low, 1))
         + " to "
         + notation.fixed(100 * f.price().ruinRange().high(), 1)
