@@ -42,7 +42,7 @@ public final class Checklist {
             Stage.WEIGH,
             readings > 0,
             "It weighs by " + counted(readings, "reading") + " of this chip.",
-            "It forecasts by what is usual; a run or a reading of this chip narrows it."));
+            "Take a run or a reading of this chip; until then it forecasts by what is usual."));
     items.add(
         item(
             Stage.BASELINE,
@@ -54,7 +54,7 @@ public final class Checklist {
             Stage.OPEN,
             steps > 0 || after > 0,
             steps > 0 ? steps + " of " + plan.steps().size() + " steps are done." : PROVED,
-            "The steps are planned; work them at the bench (F2)."));
+            "Work the planned steps at the bench (F2)."));
     items.add(
         item(
             Stage.CLEAN,
@@ -66,7 +66,7 @@ public final class Checklist {
             Stage.MEASURE,
             !job.heights().equals(Heights.NONE),
             "Heights of this chip are measured.",
-            "It takes usual heights; your own say what touches first."));
+            "Measure the heights of this chip; until then it takes usual ones."));
     items.add(
         item(
             Stage.LAP,
@@ -91,7 +91,7 @@ public final class Checklist {
             before > 0 && after > 0,
             counted(after, "run") + " from after the work, to compare with those before.",
             after > 0
-                ? "There is no run from before to compare with."
+                ? "Add a run from before the work; there is none to compare with."
                 : "Conduct the same run after the work, or drop its log."));
     int checks = job.care().checks().size();
     items.add(

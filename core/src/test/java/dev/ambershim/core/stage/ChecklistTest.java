@@ -40,7 +40,8 @@ class ChecklistTest {
     assertThat(before.get(0).has()).isTrue();
     assertThat(before.get(8).has()).isFalse();
     List<Checklist.Item> after = of(NEW.withRuns(List.of(run(Side.AFTER))));
-    assertThat(after.get(8).words()).isEqualTo("There is no run from before to compare with.");
+    assertThat(after.get(8).words())
+        .isEqualTo("Add a run from before the work; there is none to compare with.");
     List<Checklist.Item> both = of(NEW.withRuns(List.of(run(Side.BEFORE), run(Side.AFTER))));
     assertThat(both.get(8).has()).isTrue();
     // Nobody is told to mount a cooler that ran already.

@@ -23,8 +23,8 @@ public record Cure(
 
   /**
    * How far the time may lie from the likely one in nineteen cases of twenty, as a factor: the
-   * depth of the first day differs by a fifth from lot to lot and the bead's width by as much, and
-   * time goes with the square of both. Common practice.
+   * depth of the first day differs by a fifth from batch to batch and the bead's width by as much,
+   * and time goes with the square of both. Common practice.
    */
   public static final double DOUBT = 1.7;
 

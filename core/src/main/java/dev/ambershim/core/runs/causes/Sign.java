@@ -67,10 +67,10 @@ public enum Sign {
       "Since the work the cores got hotter over the coolant",
       Map.of(CauseKind.TOO_THICK, 5.0, CauseKind.GAP, 3.0, CauseKind.COOLER_WEAK, 2.0)),
   SLOW_ROSE(
-      "Since the work the part of the rise that comes after seconds grew, not the quick part",
+      "Since the work the slow part of the rise grew, which comes minutes after the load",
       Map.of(CauseKind.COOLANT_WARM, 6.0, CauseKind.COOLER_WEAK, 4.0)),
   QUICK_ROSE(
-      "Since the work the part of the rise that comes within seconds grew",
+      "Since the work the quick part of the rise grew, which comes within seconds",
       Map.of(CauseKind.TOO_THICK, 5.0, CauseKind.GAP, 3.0));
 
   /** How often a sign shows when all is well, against the sign that all is: common practice. */

@@ -101,11 +101,11 @@ public record LidAnswer(
               + notation.text(glue.widthMillimetres(), Unit.MILLIMETRE)
               + " wide.");
       reasons.add(
-          "Lots of glue and beads differ: ready to handle after "
+          "Batches of glue and beads differ: it may be ready to handle after "
               + Notation.minutes(Math.ceil(cure.handling().low()))
               + " to "
               + Notation.minutes(Math.ceil(cure.handling().high()))
-              + ". Press a spot of spare glue beside it to see; the label comes first.");
+              + ". A dab of spare glue beside it shows when; the label comes first.");
     }
     reasons.add(
         "More press makes the film no thinner once a die carries; over a bare die keep it by hand"

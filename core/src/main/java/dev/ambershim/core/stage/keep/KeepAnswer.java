@@ -140,11 +140,11 @@ public record KeepAnswer(
                       "The cores get hotter over the coolant, not the coolant over the room: a joint"
                           + " or the pump.";
                   case SLOW_ROSE ->
-                      "The part of the rise that comes after the first seconds grows, not the quick"
-                          + " part: look at fans, fins and coolant.";
+                      "The slow part of the rise grows, not the part within seconds of the load: look"
+                          + " at fans, fins and coolant.";
                   case QUICK_ROSE ->
-                      "The part of the rise that comes within seconds of the load grows, not the slow"
-                          + " part: a joint.";
+                      "The part of the rise within seconds of the load grows, not the slow part: a"
+                          + " joint.";
                   default -> "";
                 })
         .filter(words -> !words.isEmpty());
