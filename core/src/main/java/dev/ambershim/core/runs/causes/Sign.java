@@ -71,7 +71,8 @@ public enum Sign {
       Map.of(CauseKind.COOLANT_WARM, 6.0, CauseKind.COOLER_WEAK, 4.0)),
   QUICK_ROSE(
       "Since the work the quick part of the rise grew, which comes within seconds",
-      Map.of(CauseKind.TOO_THICK, 5.0, CauseKind.GAP, 3.0));
+      // A plate that its pump no longer cools warms within ten seconds, too.
+      Map.of(CauseKind.TOO_THICK, 5.0, CauseKind.GAP, 3.0, CauseKind.COOLER_WEAK, 2.0));
 
   /** How often a sign shows when all is well, against the sign that all is: common practice. */
   private static final double SELDOM = 0.06;

@@ -144,7 +144,7 @@ public record KeepAnswer(
                           + " at fans, fins and coolant.";
                   case QUICK_ROSE ->
                       "The part of the rise within seconds of the load grows, not the slow part: a"
-                          + " joint.";
+                          + " joint, or the pump.";
                   default -> "";
                 })
         .filter(words -> !words.isEmpty());

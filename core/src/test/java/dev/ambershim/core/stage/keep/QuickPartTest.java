@@ -50,7 +50,8 @@ class QuickPartTest {
     Job job = kept(61, 0, 0.04);
     assertThat(job.care().checks()).allMatch(c -> c.quickKelvin() != null);
     assertThat(InUse.of(job).sign()).contains(Sign.QUICK_ROSE);
-    assertThat(KeepAnswer.of(job, Notation.METRIC).reasons().get(0)).endsWith(": a joint.");
+    assertThat(KeepAnswer.of(job, Notation.METRIC).reasons().get(0))
+        .endsWith(": a joint, or the pump.");
   }
 
   @Test

@@ -144,10 +144,15 @@ public final class PractiseModel {
             progress -> PractiseWords.advice(now, now.ranking(Solved.HELPERS)),
             told -> {
               busy.set(false);
-              notes.add(told);
-              round.set(null);
-              round.set(now);
+              goOn(now, List.of(told));
             });
+  }
+
+  /** Shows what came of it. The round is the same object; whoever shows it looks again. */
+  private void goOn(FaultRound same, List<String> lines) {
+    notes.addAll(lines);
+    round.set(null);
+    round.set(same);
   }
 
   private record Made(FaultRound round, List<String> lines) {}
@@ -176,10 +181,7 @@ public final class PractiseModel {
             },
             made -> {
               busy.set(false);
-              notes.addAll(made.lines);
-              // The round is the same object; whoever shows it looks again.
-              round.set(null);
-              round.set(made.round);
+              goOn(made.round, made.lines);
             });
   }
 
