@@ -1,6 +1,5 @@
 package dev.ambershim.desktop.frame;
 
-import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.stage.Stage;
@@ -26,10 +25,6 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
-import javafx.application.Platform;
-import javafx.beans.value.ChangeListener;
-import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -39,7 +34,6 @@ import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
@@ -65,6 +59,7 @@ public final class FrameView extends StackPane implements Desk {
 
   private final JobModel model;
   private final FileDialogs files;
+  private final HandedFiles handed;
   private final Function<FrameView, Map<Stage, Supplier<StageView>>> stages;
   private final Map<Stage, StageView> built = new EnumMap<>(Stage.class);
   private final BorderPane frame = new BorderPane();
@@ -104,6 +99,7 @@ public final class FrameView extends StackPane implements Desk {
     this.inquiries = new Inquiries(() -> inquiries.apply(this));
     this.model = model;
     this.files = new FileDialogs(model, picker);
+    this.handed = new HandedFiles(model, this);
     this.stages = stages;
     middle.setId("middle");
     middle.setFitToWidth(true);
@@ -602,11 +598,15 @@ public final class FrameView extends StackPane implements Desk {
 
   /** Does something with the stage on screen, if it is built. */
   void onStage(Consumer<StageView> action) {
-    StageView view =
-        inquiries.shown().<StageView>map(i -> i).orElse(built.get(model.stageProperty().get()));
+    StageView view = shown();
     if (view != null) {
       action.accept(view);
     }
+  }
+
+  /** The question or the stage on screen; null while it is not built. */
+  private StageView shown() {
+    return inquiries.shown().<StageView>map(i -> i).orElse(built.get(model.stageProperty().get()));
   }
 
   @Override
@@ -647,75 +647,14 @@ public final class FrameView extends StackPane implements Desk {
       return;
     }
     if (drop == null) {
-      drop = new DropTargets(this::dropped);
+      drop = new DropTargets((given, side) -> handed.dropped(given, side, shown()));
       getChildren().add(drop);
     }
     drop.watch(event);
   }
 
-  private void dropped(List<Path> given, Side side) {
-    // What is on screen can use some files itself, such as probed heights in Measure.
-    StageView here =
-        inquiries.shown().<StageView>map(i -> i).orElse(built.get(model.stageProperty().get()));
-    List<Path> logs =
-        given.stream()
-            .filter(f -> !DropTargets.bundle(f) && (here == null || !here.takes(f)))
-            .toList();
-    given.stream().filter(DropTargets::bundle).forEach(model.traffic()::readBundle);
-    files.takeLogs(logs, side);
-  }
-
-  /**
-   * Takes files that the application was opened with: bundles at once, and logs once a job is open
-   * and the person has said from when they are.
-   */
+  /** Takes files that the application was opened with. */
   public void openWith(List<Path> given) {
-    given.stream().filter(DropTargets::bundle).forEach(model.traffic()::readBundle);
-    List<Path> logs = given.stream().filter(f -> !DropTargets.bundle(f)).toList();
-    if (logs.isEmpty()) {
-      return;
-    }
-    if (model.jobProperty().get() != null) {
-      askSide(logs);
-      return;
-    }
-    model.say("Begin a job or open one, and say then where these logs belong.");
-    ChangeListener<Job> opened =
-        new ChangeListener<>() {
-          @Override
-          public void changed(ObservableValue<? extends Job> o, Job was, Job is) {
-            if (is != null) {
-              model.jobProperty().removeListener(this);
-              Platform.runLater(() -> askSide(logs));
-            }
-          }
-        };
-    model.jobProperty().addListener(opened);
-  }
-
-  private void askSide(List<Path> logs) {
-    HBox sides = new Strip(10);
-    for (Side side : Side.values()) {
-      Button button = new Button(side == Side.BEFORE ? "Before the work" : "After the work");
-      button.setId("with-" + side.words());
-      button.setOnAction(
-          e -> {
-            closeSheet();
-            files.takeLogs(logs, side);
-          });
-      sides.getChildren().add(button);
-    }
-    Button neither = new Button("Leave them");
-    neither.setId("with-neither");
-    neither.setCancelButton(true);
-    neither.setOnAction(e -> closeSheet());
-    sides.getChildren().add(neither);
-    String names =
-        logs.stream().map(f -> f.getFileName().toString()).collect(Collectors.joining(", "));
-    showQuestion(
-        "From when are these logs?",
-        new VBox(
-            14, Labels.line(names + " go into " + model.jobProperty().get().title() + "."), sides));
-    sides.getChildren().get(0).requestFocus();
+    handed.openWith(given);
   }
 }
