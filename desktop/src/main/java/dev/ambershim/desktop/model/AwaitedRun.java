@@ -4,6 +4,8 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.stage.Assessment;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
 
@@ -18,11 +20,13 @@ public final class AwaitedRun {
   private int runsBefore;
   private String jobBefore = "";
 
+  /** Runs that were given already, and may not have been moved yet. */
+  private final Set<Integer> given = new HashSet<>();
+
   /**
    * Waits for nothing yet.
    *
-   * @param came is given each run; it moves the run out of the state after the work, so that the
-   *     next one is seen
+   * @param came is given each run once, and moves it out of the state after the work
    */
   public AwaitedRun(JobModel model, Consumer<RunResult> came) {
     this.model = model;
@@ -33,6 +37,7 @@ public final class AwaitedRun {
   /** Waits for so many runs, which the open job is about to take in. */
   public void coming(int count) {
     Job job = model.jobProperty().get();
+    given.clear();
     left = job == null ? 0 : count;
     runsBefore = job == null ? 0 : job.runs().size();
     jobBefore = job == null ? "" : model.storedProperty().get().id();
@@ -47,12 +52,13 @@ public final class AwaitedRun {
     }
     now.runs().stream()
         .filter(r -> r.index() >= runsBefore && r.entry().side() == Side.AFTER)
-        .filter(r -> r.entry().state().isEmpty())
+        .filter(r -> r.entry().state().isEmpty() && !given.contains(r.index()))
         .filter(r -> CONDUCTED.matcher(r.entry().fileName()).matches())
         .findFirst()
         .ifPresent(
             run -> {
               left--;
+              given.add(run.index());
               came.accept(run);
             });
   }

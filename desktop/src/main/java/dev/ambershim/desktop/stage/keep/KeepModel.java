@@ -29,6 +29,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.beans.property.ReadOnlyObjectProperty;
 
@@ -64,18 +65,35 @@ final class KeepModel {
     awaited.coming(runs);
   }
 
-  /** One run at a time: the edit brings the next assessment, and with it the next run. */
+  /**
+   * Reads a run as a check, which takes a second where it fits the chip's response, and keeps it.
+   */
   private void takeRun(RunResult run) {
     LocalDate today = today();
+    String id = shell.storedProperty().get().id();
+    double typed = shell.jobProperty().get().typedRoomKelvin();
+    shell
+        .work()
+        .submit(
+            "reading the check",
+            progress ->
+                run.analysis()
+                    .filter(a -> a.unfit().isEmpty() && a.hasRoom() && a.powerWatts() > 0)
+                    .map(a -> CheckReading.of(run.log(), a, typed, today)),
+            check -> {
+              if (shell.storedProperty().get() != null
+                  && shell.storedProperty().get().id().equals(id)) {
+                keep(run, check, today);
+              }
+            });
+  }
+
+  private void keep(RunResult run, Optional<KeptCheck> check, LocalDate today) {
     shell.edit(
         "check of " + today,
         job -> {
           Job apart = job.withRun(run.index(), run.entry().inState("check of " + today));
-          return run.analysis()
-              .filter(a -> a.unfit().isEmpty() && a.hasRoom() && a.powerWatts() > 0)
-              .map(a -> CheckReading.of(run.log(), a, job.typedRoomKelvin(), today))
-              .map(check -> apart.withCare(apart.care().with(check)))
-              .orElse(apart);
+          return check.map(c -> apart.withCare(apart.care().with(c))).orElse(apart);
         });
     shell.stageProperty().set(Stage.KEEP);
   }
