@@ -63,9 +63,14 @@ public final class Handbook {
     this.pages = List.copyOf(pages);
   }
 
-  /** Reads it; takes some milliseconds. */
+  /** Read once, by whoever comes first. */
+  private static final class Shipped {
+    private static final Handbook BOOK = new Handbook(NAMES.stream().map(Handbook::page).toList());
+  }
+
+  /** The handbook; the first time takes some tens of milliseconds. */
   public static Handbook read() {
-    return new Handbook(NAMES.stream().map(Handbook::page).toList());
+    return Shipped.BOOK;
   }
 
   private static Page page(String name) {

@@ -9,6 +9,7 @@ import dev.ambershim.desktop.model.Opened;
 import dev.ambershim.desktop.widget.Camera;
 import dev.ambershim.desktop.widget.FilePicker;
 import dev.ambershim.desktop.widget.Frames;
+import dev.ambershim.desktop.widget.HandbookText;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.logbook.store.Copies;
@@ -87,9 +88,15 @@ public final class DesktopApp extends Application {
         WHOLE_WINDOW,
         () -> {
           Path folder = opened.logbook().folder();
-          Thread log = new Thread(() -> Failures.logTo(folder), "log file");
-          log.setDaemon(true);
-          log.start();
+          Thread later =
+              new Thread(
+                  () -> {
+                    Failures.logTo(folder);
+                    HandbookText.prepare();
+                  },
+                  "what can wait");
+          later.setDaemon(true);
+          later.start();
         });
     Frames.later(StartReport.WHOLE_FRAME, StartReport::windowUp);
     Frames.later(WHOLE_WINDOW, () -> Window.icons(stage));

@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.widget;
 
+import dev.ambershim.desktop.model.Handbook;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
@@ -44,6 +45,13 @@ public final class HandbookText {
 
   private HandbookText(Consumer<String> follow) {
     this.follow = follow;
+  }
+
+  /**
+   * Reads the handbook and loads what parses it, so that the first page is as quick as the next.
+   */
+  public static void prepare() {
+    Handbook.read().pages().forEach(page -> PARSER.parse(page.markdown()));
   }
 
   /**
