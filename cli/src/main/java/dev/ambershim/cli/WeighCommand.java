@@ -148,7 +148,8 @@ final class WeighCommand implements Callable<Integer> {
                 Weighing.of(question, load, solved, Notation.METRIC),
                 solved,
                 Notation.METRIC,
-                SolveWatch.NONE)
+                SolveWatch.NONE,
+                Solved.HELPERS)
             .advised();
     if (json) {
       out.println(Json.pretty(WeighJson.of(weighing, missing)));

@@ -89,7 +89,9 @@ public final class LapOrder {
 
   /** The papers and strokes of a face; empty while it is not probed. */
   public static Optional<LappingPlan> of(Chip chip, Cooler cooler, Surfaces surfaces, Face face) {
-    return report(surfaces, face)
+    return surfaces
+        .latest(face)
+        .map(relief -> FaceReport.shape(relief.points()))
         .map(
             r ->
                 LappingPlan.of(

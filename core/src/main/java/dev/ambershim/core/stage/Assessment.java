@@ -105,25 +105,9 @@ public record Assessment(
         : Optional.of(Comparison.of(first, second, job.judging(), notation));
   }
 
-  /**
-   * Whether these are the runs of this assessment, judged no other way, on the same sides. A run
-   * that was judged once is the same object ever after, which spares comparing its figures.
-   */
-  @SuppressWarnings("ReferenceEquality")
+  /** Whether these are the runs of this assessment, judged no other way, on the same sides. */
   public boolean sameRuns(List<RunResult> others) {
-    if (runs.size() != others.size()) {
-      return false;
-    }
-    for (int i = 0; i < others.size(); i++) {
-      RunResult one = runs.get(i);
-      RunResult other = others.get(i);
-      if (!one.entry().equals(other.entry())
-          || one.log() != other.log()
-          || one.analysis().orElse(null) != other.analysis().orElse(null)) {
-        return false;
-      }
-    }
-    return true;
+    return RunResult.same(runs, others);
   }
 
   /** Every run worked out; a core that does not count in one counts in none. */

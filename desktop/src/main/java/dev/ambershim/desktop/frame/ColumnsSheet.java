@@ -5,6 +5,7 @@ import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.runs.reading.Channel;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
 import javafx.scene.Node;
@@ -51,7 +52,7 @@ public final class ColumnsSheet {
     ScrollPane scroll = new ScrollPane(grid);
     scroll.setFitToWidth(true);
     scroll.setPrefHeight(420);
-    VBox read = new VBox(2);
+    VBox read = new Column(2);
     read.getChildren()
         .add(
             Labels.line(
@@ -68,7 +69,7 @@ public final class ColumnsSheet {
     for (String remark : run.log().notes().remarks()) {
       read.getChildren().add(Labels.line(remark, "hint"));
     }
-    return new VBox(10, read, scroll);
+    return new Column(10, read, scroll);
   }
 
   private static String sureness(Channel channel) {

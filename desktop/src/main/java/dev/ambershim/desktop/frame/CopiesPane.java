@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.logbook.store.Copies;
@@ -60,7 +61,7 @@ final class CopiesPane {
   /** Says that the jobs are gone, and offers the last copy that holds some. */
   static Node afterLoss(JobModel model, Runnable close) {
     VBox box =
-        new VBox(
+        new Column(
             14,
             Labels.line(
                 "This logbook held jobs the last time it was open, and now it holds none. Its file may"

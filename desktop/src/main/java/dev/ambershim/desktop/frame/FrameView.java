@@ -6,6 +6,7 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.frame.Inquiries.Asked;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Trouble;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Copying;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.FileDialogs;
@@ -74,7 +75,7 @@ public final class FrameView extends StackPane implements Desk {
   private final StageRail rail;
   private final Shelf shelf;
   private final HintBar hints;
-  private Node placed = new VBox();
+  private Node placed = new Column();
   private boolean atBench;
   private KeyCode held;
   private long heldAt;
@@ -113,7 +114,7 @@ public final class FrameView extends StackPane implements Desk {
     section = new SectionPane(model);
     frame.setRight(section);
     hints = new HintBar(model);
-    frame.setBottom(new VBox(hints, shelf));
+    frame.setBottom(new Column(hints, shelf));
     getChildren().add(frame);
     zoom = new Zoom(this, model.looks());
     // What does not fit is cut at the foot of the middle, never the bar above.
@@ -201,7 +202,7 @@ public final class FrameView extends StackPane implements Desk {
     hints.still(inquiries.shown().isPresent());
     if (getWidth() < TIGHT && getWidth() > 0) {
       frame.setRight(null);
-      middle.setContent(new VBox(node, section));
+      middle.setContent(new Column(node, section));
     } else {
       middle.setContent(node);
       frame.setRight(section);
@@ -256,7 +257,7 @@ public final class FrameView extends StackPane implements Desk {
       pick.getStyleClass().add("next");
       pick.setOnAction(e -> showLogbook());
       VBox none =
-          new VBox(
+          new Column(
               14,
               Labels.line(
                   model.work().busyProperty().get() ? "Opening your job…" : "No job is open.",

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.frame;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.StageView;
@@ -15,7 +16,6 @@ import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** Files that come in by themselves: dropped on the window, or given to open with. */
 final class HandedFiles {
@@ -91,7 +91,7 @@ final class HandedFiles {
         logs.stream().map(f -> f.getFileName().toString()).collect(Collectors.joining(", "));
     desk.showQuestion(
         "From when are these logs?",
-        new VBox(
+        new Column(
             14, Labels.line(names + " go into " + model.jobProperty().get().title() + "."), sides));
     sides.getChildren().get(0).requestFocus();
   }

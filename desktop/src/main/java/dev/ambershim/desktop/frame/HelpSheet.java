@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.model.Handbook;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.HandbookText;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -71,7 +72,7 @@ final class HelpSheet {
             });
     fill("");
     go(name);
-    VBox left = new VBox(8, search, list, map, save, Labels.line(version, "hint"));
+    VBox left = new Column(8, search, list, map, save, Labels.line(version, "hint"));
     left.setMaxWidth(LIST_WIDTH);
     return new Strip(14, left, page);
   }

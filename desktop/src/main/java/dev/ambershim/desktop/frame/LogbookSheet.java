@@ -5,6 +5,7 @@ import dev.ambershim.core.stage.keep.OwnAgeing;
 import dev.ambershim.desktop.model.AllChips;
 import dev.ambershim.desktop.model.Archived;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.Strip;
@@ -88,7 +89,7 @@ final class LogbookSheet {
     list.setPrefHeight(300);
     list.setPlaceholder(Labels.line("No job yet. Begin one: Ctrl+N.", "quiet"));
     list.setCellFactory(view -> new Cell(model));
-    VBox aged = new VBox(2);
+    VBox aged = new Column(2);
     aged.setId("own-ageing");
     Runnable age =
         () ->
@@ -194,7 +195,7 @@ final class LogbookSheet {
                 list.refresh();
               }
             });
-    return new VBox(10, top, list, aged, practice, CopiesPane.row(model, close));
+    return new Column(10, top, list, aged, practice, CopiesPane.row(model, close));
   }
 
   /** Whether a list has no room for the course and for the due day beside the words. */
@@ -243,8 +244,8 @@ final class LogbookSheet {
     private final Label gain = Labels.line("", "quiet");
     private final Label due = Labels.line("", "quiet");
     private final PictureView course = new PictureView();
-    private final VBox words = new VBox(1, title, said);
-    private final VBox end = new VBox(1, due, gain);
+    private final VBox words = new Column(1, title, said);
+    private final VBox end = new Column(1, due, gain);
     private final HBox row = new Strip(12);
 
     Cell(JobModel model) {
@@ -277,7 +278,7 @@ final class LogbookSheet {
       row.getChildren()
           .setAll(
               tight
-                  ? List.of(new VBox(1, words, end))
+                  ? List.of(new Column(1, words, end))
                   : List.of(words, Labels.spring(), course, end));
       title.setText(head.title());
       said.setText(

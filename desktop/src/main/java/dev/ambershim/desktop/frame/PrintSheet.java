@@ -2,6 +2,7 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Traffic.Paper;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.Arrays;
@@ -9,7 +10,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.layout.VBox;
 
 /** What is printed, and on which printer. */
 final class PrintSheet {
@@ -64,7 +64,7 @@ final class PrintSheet {
                           + " where there is one."
                       : "");
             });
-    return new VBox(
+    return new Column(
         12,
         Labels.named("Print", what),
         Labels.named("on", printer),

@@ -19,13 +19,16 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.model.Preview;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FieldRow;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.Strip;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -40,7 +43,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The section, always in sight, and what is known of the layer that is picked in it. */
-final class SectionPane extends VBox {
+final class SectionPane extends Column {
   /** Heights of the picture, alone and as one of two. */
   private static final double ALONE = 318;
 
@@ -60,7 +63,13 @@ final class SectionPane extends VBox {
 
   private final Label over = Labels.line("Before", "quiet");
   private final Label under = Labels.line("After", "quiet");
-  private final VBox editor = new VBox(7);
+  private final VBox editor = new Column(7);
+  private final List<Consumer<String>> picks = new ArrayList<>();
+  private final List<FieldRow> rows = new ArrayList<>();
+
+  /** What the boxes were made for. */
+  private List<Object> filledFor = List.of();
+
   private final Label gap = Labels.line("", "hint");
 
   SectionPane(JobModel model) {
@@ -109,11 +118,7 @@ final class SectionPane extends VBox {
 
   /** What figures hold of the forecast's uncertainty changes with the forecast. */
   private void explain() {
-    for (Node node : editor.getChildren()) {
-      if (node instanceof FieldRow row) {
-        row.explain();
-      }
-    }
+    rows.forEach(FieldRow::explain);
   }
 
   /** Shows the layer that a stage is about. */
@@ -317,37 +322,69 @@ final class SectionPane extends VBox {
     }
   }
 
+  /** Boxes stay while only figures change: new ones are dear to style and to lay out. */
   private void fill(Job job, Side side, String part) {
     if (editor.getParent() == null) {
       addEditor();
     }
+    List<Choice> choices = Choice.of(part, side);
+    List<Figure> figures = Figures.of(job, part, side);
+    List<Object> shape = shape(choices, figures);
+    if (shape.equals(filledFor)) {
+      for (int i = 0; i < choices.size(); i++) {
+        picks.get(i).accept(choices.get(i).read(job));
+      }
+      for (int i = 0; i < figures.size(); i++) {
+        rows.get(i).refresh(figures.get(i));
+      }
+      return;
+    }
+    filledFor = shape;
     String focused =
         getScene() == null || getScene().getFocusOwner() == null
             ? ""
             : String.valueOf(getScene().getFocusOwner().getId());
     editor.getChildren().clear();
-    for (Choice choice : Choice.of(part, side)) {
-      ComboBox<String> box = new ComboBox<>();
-      box.setId("choice-" + choice.id());
-      box.setAccessibleText(choice.label());
-      box.getItems().setAll(choice.options());
-      box.setValue(choice.read(job));
-      box.setDisable(model.readOnly());
-      Picks.follow(box, option -> model.choose(choice, option));
-      // Where both do not fit the picks are cut, never the name.
-      Label name = Labels.line(choice.label());
-      name.setMinWidth(USE_PREF_SIZE);
-      box.setMinWidth(0);
-      HBox row = new Strip(name, Labels.spring(), box);
-      row.getStyleClass().add("field-row");
-      editor.getChildren().add(row);
+    picks.clear();
+    rows.clear();
+    for (Choice choice : choices) {
+      editor.getChildren().add(pick(choice, job));
     }
-    for (Figure field : Figures.of(job, part, side)) {
-      editor.getChildren().add(new FieldRow(model, field));
+    for (Figure field : figures) {
+      FieldRow row = new FieldRow(model, field);
+      rows.add(row);
+      editor.getChildren().add(row);
     }
     if (!focused.isEmpty() && lookup("#" + focused) != null) {
       lookup("#" + focused).requestFocus();
     }
+  }
+
+  /** All that the boxes hang on but the figures in them. */
+  private List<Object> shape(List<Choice> choices, List<Figure> figures) {
+    List<Object> shape = new ArrayList<>();
+    shape.add(model.readOnly());
+    shape.add(model.notationProperty().get());
+    choices.forEach(c -> shape.addAll(List.of(c.id(), c.label(), c.options())));
+    figures.forEach(f -> shape.addAll(List.of(f.id(), f.label(), f.unit())));
+    return shape;
+  }
+
+  private Node pick(Choice choice, Job job) {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("choice-" + choice.id());
+    box.setAccessibleText(choice.label());
+    box.getItems().setAll(choice.options());
+    box.setValue(choice.read(job));
+    box.setDisable(model.readOnly());
+    picks.add(Picks.follow(box, option -> model.choose(choice, option)));
+    // Where both do not fit the picks are cut, never the name.
+    Label name = Labels.line(choice.label());
+    name.setMinWidth(USE_PREF_SIZE);
+    box.setMinWidth(0);
+    HBox row = new Strip(name, Labels.spring(), box);
+    row.getStyleClass().add("field-row");
+    return row;
   }
 
   /** Says when the bond line and what cavity, glue and die leave do not agree. */

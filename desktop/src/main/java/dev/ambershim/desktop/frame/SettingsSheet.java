@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Looks;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.time.DayOfWeek;
@@ -17,7 +18,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** Units, number format, look and size of text. */
 final class SettingsSheet {
@@ -68,7 +68,7 @@ final class SettingsSheet {
     HBox currency = new Strip(8, money, sign);
     currency.setAlignment(Pos.CENTER_LEFT);
     change.run();
-    return new VBox(
+    return new Column(
         10,
         inches,
         fahrenheit,

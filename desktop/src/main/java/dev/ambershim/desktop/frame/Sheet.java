@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.frame;
 
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import javafx.beans.binding.Bindings;
@@ -31,7 +32,7 @@ public final class Sheet extends StackPane {
     shut.setOnAction(e -> close.run());
     HBox head = new Strip(Labels.line(title, "sheet-title"), Labels.spring(), shut);
     head.setAlignment(Pos.CENTER_LEFT);
-    body = new VBox(head);
+    body = new Column(head);
     body.getChildren().addAll(content);
     body.getStyleClass().add("sheet");
     // In a window with little room a sheet is as wide as that, and scrolls.

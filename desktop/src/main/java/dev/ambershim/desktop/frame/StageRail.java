@@ -2,16 +2,16 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
-import javafx.scene.layout.VBox;
 
 /** The way through: the ten stages in order. */
-final class StageRail extends VBox {
+final class StageRail extends Column {
   private final List<ToggleButton> buttons = new ArrayList<>();
 
   StageRail(JobModel model) {

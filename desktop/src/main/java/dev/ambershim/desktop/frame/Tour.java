@@ -2,6 +2,7 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
@@ -10,10 +11,9 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 
 /** A minute's walk through the window: a card at its foot, gone on from with Enter. */
-final class Tour extends VBox {
+final class Tour extends Column {
   private static final double WIDTH = 620;
 
   /** What a card says, and the stage that it is said at. */

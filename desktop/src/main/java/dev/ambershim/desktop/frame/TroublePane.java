@@ -2,6 +2,7 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Trouble;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FilePicker;
 import dev.ambershim.desktop.widget.Labels;
 import javafx.scene.Node;
@@ -46,7 +47,7 @@ final class TroublePane {
         });
     Button others = button("trouble-others", "Other jobs  Ctrl+L", shell::showLogbook);
     VBox box =
-        new VBox(
+        new Column(
             14,
             Labels.line("\"" + trouble.title() + "\" could not be opened.", "answer"),
             Labels.line(trouble.what()),

@@ -5,6 +5,7 @@ import dev.ambershim.core.plan.Plan;
 import dev.ambershim.core.stage.Checklist;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.function.Consumer;
@@ -28,7 +29,7 @@ final class WhereSheet {
    * @param go goes to a stage
    */
   static Node content(JobModel model, Consumer<Stage> go) {
-    VBox rows = new VBox(6);
+    VBox rows = new Column(6);
     rows.setId("where");
     rows.getChildren().add(Labels.line("Working it out…", "hint"));
     Job job = model.jobProperty().get();

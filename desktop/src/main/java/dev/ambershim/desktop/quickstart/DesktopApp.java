@@ -7,6 +7,7 @@ import dev.ambershim.desktop.model.Failures;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Opened;
 import dev.ambershim.desktop.widget.Camera;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FilePicker;
 import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.desktop.widget.HandbookText;
@@ -25,7 +26,6 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import org.slf4j.LoggerFactory;
 
@@ -181,7 +181,7 @@ public final class DesktopApp extends Application {
     buttons.getChildren().add(quit);
     shell.showQuestion(
         busy ? "This logbook is already open" : "The logbook did not open",
-        new VBox(
+        new Column(
             14,
             Labels.line(
                 cause instanceof Problem

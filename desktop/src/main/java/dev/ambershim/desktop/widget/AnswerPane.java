@@ -12,16 +12,16 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** A stage's question, its answer in one large sentence, the reasons, and the working on demand. */
-public final class AnswerPane extends VBox {
+public final class AnswerPane extends Column {
   private final Label answer = Labels.line("", "answer");
-  private final VBox reasons = new VBox(2);
-  private final VBox working = new VBox(3);
+  private final VBox reasons = new Column(2);
+  private final VBox working = new Column(3);
   private final HBox foot = new Strip(8);
 
   /** So many reasons stand under the answer; the others open on demand. */
   private static final int SHOWN = 2;
 
-  private final VBox rest = new VBox(4);
+  private final VBox rest = new Column(4);
   private final ToggleButton more = new ToggleButton();
   private Working how;
   private Notation writing;

@@ -38,7 +38,7 @@ import javafx.scene.layout.VBox;
  * Runs on one chart that can be zoomed, moved, read, marked, copied and written; out of sight while
  * there are none.
  */
-public final class ChartPanel extends VBox {
+public final class ChartPanel extends Column {
   private static final double NEARER = 0.6;
 
   /** Above so many samples the chart is made ready off the JavaFX thread. */
@@ -50,7 +50,7 @@ public final class ChartPanel extends VBox {
   private final PictureView base = new PictureView();
   private final PictureView over = new PictureView();
   private final StackPane stack = new StackPane(base, over);
-  private final VBox marks = new VBox(2);
+  private final VBox marks = new Column(2);
   private List<RunResult> shown = List.of();
   private Span dragFrom;
   private double dragX;

@@ -12,14 +12,20 @@ import java.util.List;
 import javafx.scene.layout.VBox;
 
 /** The cores on the dies, what their pattern hints at, and how quick and slow part the rise. */
-public final class CorePanel extends VBox {
+public final class CorePanel extends Column {
   private static final int BESIDE = 8;
   private static final double EACH_BESIDE = 185;
   private static final double EACH_BELOW = 150;
 
   private final JobModel model;
   private final PictureView picture = new PictureView();
-  private final VBox words = new VBox(3);
+  private final VBox words = new Column(3);
+
+  /** What was told last, of which runs. */
+  private List<String> told = List.of();
+
+  private List<RunResult> toldOf = List.of();
+  private Notation toldIn;
 
   /** An empty panel; its picture gets the id that tests find it by. */
   public CorePanel(JobModel model, String id) {
@@ -76,19 +82,33 @@ public final class CorePanel extends VBox {
     for (HotSpots.Hint hint : maps.hints()) {
       words.getChildren().add(Labels.line("Hint: " + hint.sentence() + " " + hint.test()));
     }
-    VBox steps = new VBox(3);
+    VBox steps = new Column(3);
     words.getChildren().add(steps);
-    model
-        .reckoning()
-        .submit(
-            "",
-            progress -> told(runs, n),
-            told -> told.forEach(t -> steps.getChildren().add(Labels.line(t, "hint"))));
+    tell(steps, runs, n);
     words
         .getChildren()
         .add(
             Labels.line(
                 "Where each core lies is taken by the usual rows; your chip may differ.", "hint"));
+  }
+
+  /** Says how the rise of each run parts, at once where these runs were told before. */
+  private void tell(VBox steps, List<RunResult> runs, Notation n) {
+    if (n.equals(toldIn) && RunResult.same(toldOf, runs)) {
+      told.forEach(t -> steps.getChildren().add(Labels.line(t, "hint")));
+      return;
+    }
+    model
+        .reckoning()
+        .submit(
+            "",
+            progress -> told(runs, n),
+            now -> {
+              told = now;
+              toldOf = runs;
+              toldIn = n;
+              now.forEach(t -> steps.getChildren().add(Labels.line(t, "hint")));
+            });
   }
 
   /** How each run's rise parts into quick and slow; takes a moment. */

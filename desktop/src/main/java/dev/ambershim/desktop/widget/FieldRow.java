@@ -12,18 +12,20 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /**
  * One figure to edit: name, figure, unit, and beneath it how to measure it or what is wrong with
  * it, and what it holds of the forecast's uncertainty. Enter or leaving the box keeps it; Escape
  * brings the kept figure back.
  */
-public final class FieldRow extends VBox {
+public final class FieldRow extends Column {
   private final JobModel model;
-  private final Figure field;
+  private Figure field;
   private final TextField box = new TextField();
   private final Label hint;
+
+  /** What the box showed when it was last filled. */
+  private String shown = "";
 
   /** A row for a figure of the model's job. */
   public FieldRow(JobModel model, Figure field) {
@@ -62,10 +64,25 @@ public final class FieldRow extends VBox {
         });
   }
 
+  /**
+   * Shows the job's figure, unless the person is typing here.
+   *
+   * @param same the figure of this row, as the job has it now
+   */
+  public void refresh(Figure same) {
+    field = same;
+    if (!box.isFocused() || box.getText().equals(shown)) {
+      reset();
+    }
+  }
+
   private void reset() {
     Job job = model.jobProperty().get();
     Notation notation = model.notationProperty().get();
-    box.setText(field.shown(job, notation));
+    shown = field.shown(job, notation);
+    if (!box.getText().equals(shown)) {
+      box.setText(shown);
+    }
     box.setPromptText(field.prompt(job, notation));
     explain();
   }

@@ -61,7 +61,7 @@ public final class HandbookText {
    */
   public static VBox of(String markdown, Consumer<String> follow) {
     HandbookText text = new HandbookText(follow);
-    VBox box = new VBox(10);
+    VBox box = new Column(10);
     text.blocks(PARSER.parse(markdown)).forEach(box.getChildren()::add);
     return box;
   }
@@ -109,7 +109,7 @@ public final class HandbookText {
         item != null;
         item = item.getNext()) {
       number++;
-      VBox body = new VBox(4);
+      VBox body = new Column(4);
       body.getChildren().addAll(blocks(item));
       HBox.setHgrow(body, Priority.ALWAYS);
       Label sign = Labels.line(list instanceof OrderedList ? number + "." : "•", "quiet");

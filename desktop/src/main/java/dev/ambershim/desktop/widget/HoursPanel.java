@@ -18,10 +18,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** When the person may work, and from when or until when. */
-public final class HoursPanel extends VBox {
+public final class HoursPanel extends Column {
   /** What is set in time. */
   public interface Timed {
     /** When the person may work; null while there is nothing to set in time. */

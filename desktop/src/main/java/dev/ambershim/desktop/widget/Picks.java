@@ -1,5 +1,6 @@
 package dev.ambershim.desktop.widget;
 
+import java.util.Objects;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.Node;
@@ -40,8 +41,12 @@ public final class Picks {
     return place;
   }
 
-  /** Tells of each pick that counts and differs from the last. */
-  public static <T> void follow(ComboBox<T> box, Consumer<T> picked) {
+  /**
+   * Tells of each pick that counts and differs from the last.
+   *
+   * @return shows what was picked elsewhere, unless somebody is picking here
+   */
+  public static <T> Consumer<T> follow(ComboBox<T> box, Consumer<T> picked) {
     @SuppressWarnings("unchecked")
     T[] last = (T[]) new Object[] {box.getValue()};
     Runnable settle =
@@ -72,5 +77,12 @@ public final class Picks {
             settle.run();
           }
         });
+    return value -> {
+      boolean picking = box.isShowing() || !Objects.equals(box.getValue(), last[0]);
+      if (!picking && !Objects.equals(value, last[0])) {
+        last[0] = value;
+        box.setValue(value);
+      }
+    };
   }
 }

@@ -20,12 +20,14 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Runs in words, a row a run, with what can be done to each. */
-public final class RunRows extends VBox {
+public final class RunRows extends Column {
   private static final int MOST_MOUNTS = 9;
 
   private final JobModel model;
   private final Desk shell;
-  private List<RunResult> asked = List.of();
+  private int asked;
+  private List<RunResult> shown = List.of();
+  private Notation shownIn;
 
   /** No rows yet. */
   public RunRows(JobModel model, Desk shell) {
@@ -37,17 +39,23 @@ public final class RunRows extends VBox {
 
   /** Shows runs, a moment after the answer and the picture. */
   public void show(List<RunResult> runs) {
-    asked = runs;
+    int mine = ++asked;
     Later.afterThePicture(
         () -> {
           // Only the newest wish counts; an older one would undo it.
-          if (asked.equals(runs)) {
+          if (asked == mine) {
             fill(runs);
           }
         });
   }
 
   private void fill(List<RunResult> runs) {
+    Notation notation = model.notationProperty().get();
+    if (notation.equals(shownIn) && RunResult.same(shown, runs)) {
+      return;
+    }
+    shown = runs;
+    shownIn = notation;
     getChildren().clear();
     for (RunResult run : runs) {
       getChildren().add(row(run));
@@ -98,7 +106,7 @@ public final class RunRows extends VBox {
             remove);
     head.getStyleClass().add("run-row");
     which.setMinWidth(Region.USE_PREF_SIZE);
-    VBox box = new VBox(2, head);
+    VBox box = new Column(2, head);
     if (run.problem().isPresent()) {
       box.getChildren().add(Labels.line(run.problem().get().getMessage(), "hint", "wrong"));
     }

@@ -26,10 +26,10 @@ import javafx.scene.control.ListView;
 import javafx.scene.layout.VBox;
 
 /** The steps of a plan in their order in time, and everything about the picked one. */
-public final class StepList extends VBox {
+public final class StepList extends Column {
   private final JobModel model;
   private final ListView<PlanStep> list = new ListView<>();
-  private final VBox detail = new VBox(4);
+  private final VBox detail = new Column(4);
   private final Thumbnails photos;
   private final Map<String, Slot> slots = new HashMap<>();
   private WorkLog log = WorkLog.EMPTY;

@@ -17,6 +17,9 @@ public final class Strip extends HBox {
   /** Words that may wrap are not pressed narrower than this, pixels. */
   private static final double LEAST_WORDS = 170;
 
+  private final Heights best = new Heights();
+  private final Heights least = new Heights();
+
   /** An empty row without gaps. */
   public Strip() {}
 
@@ -130,13 +133,23 @@ public final class Strip extends HBox {
   }
 
   @Override
+  public void requestLayout() {
+    // The toolkit asks before there are fields.
+    if (best != null && least != null) {
+      best.forget();
+      least.forget();
+    }
+    super.requestLayout();
+  }
+
+  @Override
   protected double computePrefHeight(double width) {
-    return fits(width) ? super.computePrefHeight(width) : broken(width);
+    return best.of(width, w -> fits(w) ? super.computePrefHeight(w) : broken(w));
   }
 
   @Override
   protected double computeMinHeight(double width) {
-    return fits(width) ? super.computeMinHeight(width) : broken(width);
+    return least.of(width, w -> fits(w) ? super.computeMinHeight(w) : broken(w));
   }
 
   private double broken(double width) {

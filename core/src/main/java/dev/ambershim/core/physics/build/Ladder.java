@@ -52,71 +52,94 @@ public record Ladder(List<Step> steps) {
   }
 
   public static Ladder of(Chip chip, Cooler cooler, Build build, Doubt doubt) {
-    double[] values = values(chip, cooler, build, doubt);
-    List<Step> steps = new ArrayList<>();
-    for (int i = 0; i < NAMES.length; i++) {
-      boolean ofTheLid = i == INNER || i == LID;
-      if (build.lidOn() || !ofTheLid) {
-        String name = i == OUTER && !build.lidOn() ? "bare joint" : NAMES[i];
-        steps.add(new Step(name, values[i]));
+    return new Frame(chip, cooler, build).ladder(doubt);
+  }
+
+  /** What of a ladder does not hang on what is uncertain: a forecast asks many thousand times. */
+  static final class Frame {
+    private final boolean lidOn;
+    private final double die;
+    private final double inner;
+    private final double outer;
+    private final double cooler;
+    private final double base;
+    private final double source;
+    private final double plateArea;
+    private final Spreading lid;
+    private final Spreading plate;
+
+    Frame(Chip chip, Cooler cooler, Build build) {
+      double dieArea = chip.dieAreaSquareMillimetres() * 1e-6;
+      plateArea = cooler.areaSquareMillimetres() * 1e-6;
+      lidOn = build.lidOn();
+      source = lidOn ? chip.lid().areaSquareMillimetres() * 1e-6 : dieArea;
+      // Cores sit on the underside; what conducts is the silicon above them.
+      die =
+          CompositeWall.layerKelvinPerWatt(
+              chip.highestDieMicrometres() * 1e-6,
+              SiliconAt.likelyWattsPerMetreKelvin(cooler),
+              dieArea);
+      inner = lidOn ? jointResistance(build.inner(), dieArea) : 0;
+      outer = jointResistance(build.outer(), source);
+      this.cooler = cooler.resistanceKelvinPerWatt();
+      base = cooler.baseKelvinPerWatt();
+      double across = Math.sqrt(cooler.along());
+      plate =
+          new Spreading(
+              Math.min(source, plateArea),
+              plateArea,
+              cooler.thicknessMillimetres() * 1e-3 * across,
+              cooler.material().likelyWattsPerMetreKelvin() * across);
+      lid =
+          lidOn
+              ? new Spreading(
+                  dieArea,
+                  source,
+                  chip.lid().thicknessMillimetres() * 1e-3,
+                  chip.lid().material().likelyWattsPerMetreKelvin())
+              : null;
+    }
+
+    private static double jointResistance(Joint joint, double area) {
+      return joint.resistanceSquareMillimetreKelvinPerWatt() * 1e-6 / area;
+    }
+
+    /** Sum of all steps, K/W. */
+    double totalKelvinPerWatt(Doubt doubt) {
+      double sum = 0;
+      for (double value : values(doubt)) {
+        sum += value;
       }
+      return sum;
     }
-    return new Ladder(steps);
-  }
 
-  /** Sum of all steps, K/W, without making them: a forecast asks for it many thousand times. */
-  static double total(Chip chip, Cooler cooler, Build build, Doubt doubt) {
-    double sum = 0;
-    for (double value : values(chip, cooler, build, doubt)) {
-      sum += value;
+    private double[] values(Doubt doubt) {
+      double under = base * doubt.cooler();
+      double[] values = new double[NAMES.length];
+      values[DIE] = die / doubt.silicon();
+      values[INNER] = inner * doubt.inner();
+      values[OUTER] = outer * doubt.outer();
+      values[PLATE] = plate.meanKelvinPerWatt(1 / (under * plateArea));
+      if (lidOn) {
+        double above = values[OUTER] + values[PLATE] + under;
+        values[LID] = lid.meanKelvinPerWatt(1 / (above * source));
+      }
+      values[ROOM] = cooler * doubt.cooler();
+      return values;
     }
-    return sum;
-  }
 
-  private static double[] values(Chip chip, Cooler cooler, Build build, Doubt doubt) {
-    double dieArea = chip.dieAreaSquareMillimetres() * 1e-6;
-    double plateArea = cooler.areaSquareMillimetres() * 1e-6;
-    double coolerResistance = cooler.resistanceKelvinPerWatt() * doubt.cooler();
-    double base = cooler.baseKelvinPerWatt() * doubt.cooler();
-    double[] values = new double[NAMES.length];
-    // Cores sit on the underside; what conducts is the silicon above them.
-    double siliconMetres = chip.highestDieMicrometres() * 1e-6;
-    values[DIE] =
-        CompositeWall.layerKelvinPerWatt(
-            siliconMetres, SiliconAt.likelyWattsPerMetreKelvin(cooler) * doubt.silicon(), dieArea);
-    double source = dieArea;
-    if (build.lidOn()) {
-      source = chip.lid().areaSquareMillimetres() * 1e-6;
-      values[INNER] = jointResistance(build.inner(), dieArea, doubt.inner());
-      values[OUTER] = jointResistance(build.outer(), source, doubt.outer());
-      values[PLATE] = plate(cooler, source, plateArea, base);
-      double above = values[OUTER] + values[PLATE] + base;
-      values[LID] =
-          Spreading.meanKelvinPerWatt(
-              dieArea,
-              source,
-              chip.lid().thicknessMillimetres() * 1e-3,
-              chip.lid().material().likelyWattsPerMetreKelvin(),
-              1 / (above * source));
-    } else {
-      values[OUTER] = jointResistance(build.outer(), source, doubt.outer());
-      values[PLATE] = plate(cooler, source, plateArea, base);
+    private Ladder ladder(Doubt doubt) {
+      double[] values = values(doubt);
+      List<Step> steps = new ArrayList<>();
+      for (int i = 0; i < NAMES.length; i++) {
+        boolean ofTheLid = i == INNER || i == LID;
+        if (lidOn || !ofTheLid) {
+          String name = i == OUTER && !lidOn ? "bare joint" : NAMES[i];
+          steps.add(new Step(name, values[i]));
+        }
+      }
+      return new Ladder(steps);
     }
-    values[ROOM] = coolerResistance;
-    return values;
-  }
-
-  private static double plate(Cooler cooler, double source, double plateArea, double resistance) {
-    return Spreading.meanKelvinPerWatt(
-        Math.min(source, plateArea),
-        plateArea,
-        cooler.thicknessMillimetres() * 1e-3 * Math.sqrt(cooler.along()),
-        cooler.material().likelyWattsPerMetreKelvin() * Math.sqrt(cooler.along()),
-        1 / (resistance * plateArea));
-  }
-
-  private static double jointResistance(Joint joint, double area, double factor) {
-    return joint.resistanceSquareMillimetreKelvinPerWatt() * 1e-6 / area * factor;
   }
 
   /** Sum of all steps, K/W. */

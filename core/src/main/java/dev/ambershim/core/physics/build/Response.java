@@ -25,10 +25,19 @@ public final class Response {
   /** Steps of the logarithm: each figure is halved and doubled. */
   private static final double STEP = Math.log(2);
 
+  /**
+   * Steps of the lattice that situations are solved on. Half a step away a response is off by less
+   * than the discretisation error, but for draws far out.
+   */
+  private static final double LATTICE = 0.25;
+
   /** Discretisation error as a share of the rise: far below the doubt in any joint. */
   private static final double ERROR = 0.002;
 
   private static final int FIGURES = 4;
+
+  /** The lid's place among the layers, where it is on: die, inner joint, lid. */
+  private static final int LID = 2;
 
   /** Places along each solid of a section, and heights in it. */
   private static final int SECTION_COLUMNS = 73;
@@ -38,9 +47,10 @@ public final class Response {
   private final Situation situation;
   private final CoreLayout layout;
   private final double[][] correction;
-  private final double local;
+  private final Local local;
   private final double joint;
   private final Ladder ladder;
+  private final Ladder.Frame frame;
 
   private final double[] nearMean;
 
@@ -51,7 +61,7 @@ public final class Response {
       Situation situation,
       CoreLayout layout,
       double[][] correction,
-      double local,
+      Local local,
       Ladder ladder,
       double[] shift) {
     this.shift = shift;
@@ -61,10 +71,12 @@ public final class Response {
     this.local = local;
     this.joint =
         ladder.steps().stream()
-            .filter(s -> s.name().equals("inner joint") || s.name().equals("bare joint"))
-            .mapToDouble(Ladder.Step::kelvinPerWatt)
-            .sum();
+                .filter(s -> s.name().equals("inner joint") || s.name().equals("bare joint"))
+                .mapToDouble(Ladder.Step::kelvinPerWatt)
+                .sum()
+            * Math.exp(shift[overDies()]);
     this.ladder = ladder;
+    frame = new Ladder.Frame(situation.chip(), situation.cooler(), situation.build());
     this.nearMean = slopes();
   }
 
@@ -103,7 +115,7 @@ public final class Response {
         at,
         layout,
         correction,
-        local(first, live, layout, likely, watch),
+        Local.of(at, live, layout, likely, watch),
         ladder,
         new double[FIGURES]);
   }
@@ -141,6 +153,33 @@ public final class Response {
       }
     }
     return Optional.of(new Response(to, layout, correction, local, ladder, away));
+  }
+
+  /**
+   * The situation on a fixed lattice of joints' and cooler's resistances that is next to another.
+   * Its response, {@link #movedTo moved} from there, stands for all situations around it, and does
+   * not hang on which of them was asked for first.
+   */
+  static Situation onLattice(Situation at) {
+    Build build = at.build();
+    return new Situation(
+        at.chip(),
+        at.cooler().withResistanceKelvinPerWatt(snapped(at.cooler().resistanceKelvinPerWatt())),
+        build.withInner(snapped(build.inner())).withOuter(snapped(build.outer())));
+  }
+
+  private static Joint snapped(Joint joint) {
+    return joint.withBondLineMicrometres(
+        snapped(specific(joint)) * joint.conductivityWattsPerMetreKelvin());
+  }
+
+  private static double snapped(double figure) {
+    return figure > 0 ? Math.exp(LATTICE * Math.rint(Math.log(figure) / LATTICE)) : figure;
+  }
+
+  /** The place of the joint over the dies among the figures. */
+  private int overDies() {
+    return situation.build().lidOn() ? 0 : 1;
   }
 
   private static double specific(Joint joint) {
@@ -234,8 +273,7 @@ public final class Response {
           probe = p;
         }
       }
-      all[cores] =
-          Math.log(live.layersOver(List.of(probe)).get(2).topMeanCelsius() / aboveLid(ladder));
+      all[cores] = Math.log(live.topOver(LID, List.of(probe)) / aboveLid(ladder));
     }
     return all;
   }
@@ -252,39 +290,61 @@ public final class Response {
   }
 
   /**
-   * Rise of a core over its mates for each watt that it takes more and they take less, K/W: the
-   * mean of the two cores next to the middle one's rise. One alone would be taken by chance where
-   * cores in the corners and between them are equally far from the mean.
+   * What a core feels alone: its rise over its mates for each watt that it takes more and they take
+   * less.
+   *
+   * @param kelvinPerWatt at the solved figures, the mean of the two cores next to the middle one's
+   *     rise; one alone would be taken by chance where cores in the corners and between them are
+   *     equally far from the mean
+   * @param exponent how it goes with the joint over the dies
    */
-  private static double local(
-      StackCase first, LiveStack live, CoreLayout layout, double[] even, SolveWatch watch) {
-    int cores = layout.cores().size();
-    if (cores < 2) {
-      return 0;
-    }
-    // What else gives off heat comes after the cores.
-    double[] rise = Arrays.copyOf(even, cores);
-    double mean = Arrays.stream(rise).average().orElseThrow();
-    List<Integer> byRise =
-        IntStream.range(0, cores).boxed().sorted(Comparator.comparingDouble(c -> rise[c])).toList();
-    int cooler = (int) Arrays.stream(rise).filter(r -> r < mean).count();
-    int below = byRise.get(Math.max(0, cooler - 1));
-    int above = byRise.get(Math.min(cores - 1, cooler));
-    double sum = 0;
-    for (int typical : new int[] {below, above}) {
-      double[] watts = first.heat().stream().mapToDouble(h -> h.watts()).toArray();
-      double more = watts[typical] / 2;
-      for (int c = 0; c < cores; c++) {
-        watts[c] += c == typical ? more : -more / (cores - 1);
+  private record Local(double kelvinPerWatt, double exponent) {
+    static Local of(
+        Situation at, LiveStack live, CoreLayout layout, double[] even, SolveWatch watch) {
+      int cores = layout.cores().size();
+      if (cores < 2) {
+        return new Local(0, 0);
       }
-      double[] uneven = live.meansCelsius(first.withWatts(watts), watch);
-      double after = uneven[typical];
+      // What else gives off heat comes after the cores.
+      double[] rise = Arrays.copyOf(even, cores);
+      double mean = Arrays.stream(rise).average().orElseThrow();
+      List<Integer> byRise =
+          IntStream.range(0, cores)
+              .boxed()
+              .sorted(Comparator.comparingDouble(c -> rise[c]))
+              .toList();
+      int cooler = (int) Arrays.stream(rise).filter(r -> r < mean).count();
+      int below = byRise.get(Math.max(0, cooler - 1));
+      int above = byRise.get(Math.min(cores - 1, cooler));
+      StackCase likely = BuildStack.of(at, Doubt.NONE, layout, 1, 0);
+      double one = alone(likely, live, rise, below, watch);
+      double two = alone(likely, live, rise, above, watch);
+      double[] logs = new double[FIGURES];
+      logs[at.build().lidOn() ? 0 : 1] = STEP;
+      StackCase thick = BuildStack.of(at, doubt(logs), layout, 1, 0);
+      double[] there = Arrays.copyOf(live.meansCelsius(thick, watch), cores);
+      double thicker = alone(thick, live, there, below, watch);
+      return new Local((one + two) / 2, Math.log(thicker / one) / STEP);
+    }
+
+    /** One core's, K/W, by what all rise where they share the heat as usual. */
+    private static double alone(
+        StackCase stack, LiveStack live, double[] even, int core, SolveWatch watch) {
+      int cores = even.length;
+      double[] watts = stack.heat().stream().mapToDouble(h -> h.watts()).toArray();
+      double more = watts[core] / 2;
       for (int c = 0; c < cores; c++) {
+        watts[c] += c == core ? more : -more / (cores - 1);
+      }
+      double[] uneven = live.meansCelsius(stack.withWatts(watts), watch);
+      double before = even[core];
+      double after = uneven[core];
+      for (int c = 0; c < cores; c++) {
+        before -= even[c] / cores;
         after -= uneven[c] / cores;
       }
-      sum += (after - (rise[typical] - mean)) / more;
+      return (after - before) / more;
     }
-    return sum / 2;
   }
 
   /** The ladder in the dies' shadow: what lies above the dies, face by face, K as solved. */
@@ -321,7 +381,7 @@ public final class Response {
     return situation;
   }
 
-  /** The resistances from the cores to the room in the shadow of the dies, at likely figures. */
+  /** The resistances from the cores to the room in the shadow of the dies, as they were solved. */
   public Ladder ladder() {
     return ladder;
   }
@@ -338,7 +398,7 @@ public final class Response {
 
   /** Extra rise of a core for each watt that it takes beyond its mates, K/W. */
   public double localKelvinPerWatt() {
-    return local;
+    return local.kelvinPerWatt() * Math.exp(local.exponent() * shift[overDies()]);
   }
 
   /**
@@ -404,7 +464,7 @@ public final class Response {
   }
 
   private double total(double[] logs) {
-    return Ladder.total(situation.chip(), situation.cooler(), situation.build(), doubt(logs));
+    return frame.totalKelvinPerWatt(doubt(logs));
   }
 
   private double factor(int output, double[] logs) {

@@ -3,6 +3,7 @@ package dev.ambershim.core.physics.build;
 import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,22 +13,34 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
- * Solved situations, kept so that another price or another reading asks for no new solution. Used
- * by one thread at a time; situations that are not known yet are shared out to the caller's
- * executor.
+ * Solved situations, kept so that another price or another reading asks for no new solution, and a
+ * joint that is a little thicker seldom does: each is solved at the next place of a fixed lattice
+ * and moved from there. Used by one thread at a time; what is not known yet is shared out to the
+ * caller's executor.
  */
 public final class Responses {
   private static final int KEPT = 120;
 
-  private final Map<Situation, Response> known =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
+  /** By their places on the lattice. */
+  private final Map<Situation, Response> known = new Latest(KEPT);
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Situation, Response> eldest) {
-          return size() > KEPT;
-        }
-      };
+  /** Moved from there; the same situation has the same response, so that a caller can tell. */
+  private final Map<Situation, Response> moved = new Latest(4 * KEPT);
+
+  private static final class Latest extends LinkedHashMap<Situation, Response> {
+    private static final long serialVersionUID = 1L;
+    private final int most;
+
+    Latest(int most) {
+      super(16, 0.75f, true);
+      this.most = most;
+    }
+
+    @Override
+    protected boolean removeEldestEntry(Map.Entry<Situation, Response> eldest) {
+      return size() > most;
+    }
+  }
 
   private final Executor executor;
 
@@ -53,7 +66,10 @@ public final class Responses {
    * @throws dev.ambershim.core.base.Problem {@code stack.…} if a stack cannot be
    */
   public synchronized Map<Situation, Response> of(Set<Situation> situations, SolveWatch watch) {
-    List<Situation> missing = situations.stream().filter(s -> !known.containsKey(s)).toList();
+    Map<Situation, Situation> places = new LinkedHashMap<>();
+    situations.forEach(s -> places.put(s, Response.onLattice(s)));
+    List<Situation> missing =
+        places.values().stream().distinct().filter(s -> !known.containsKey(s)).toList();
     AtomicInteger done = new AtomicInteger();
     List<Response> solved =
         SideBySide.each(
@@ -66,13 +82,19 @@ public final class Responses {
             },
             executor);
     // Taken out before new ones come in, as these may push out old ones.
-    Map<Situation, Response> all = new LinkedHashMap<>();
-    situations.forEach(s -> all.put(s, known.get(s)));
+    Map<Situation, Response> at = new HashMap<>();
+    places.values().forEach(p -> at.put(p, known.get(p)));
     for (int i = 0; i < missing.size(); i++) {
       known.put(missing.get(i), solved.get(i));
-      all.put(missing.get(i), solved.get(i));
+      at.put(missing.get(i), solved.get(i));
     }
+    Map<Situation, Response> all = new LinkedHashMap<>();
+    places.forEach((s, place) -> all.put(s, moved(at.get(place), s)));
     return all;
+  }
+
+  private Response moved(Response from, Situation to) {
+    return moved.computeIfAbsent(to, s -> from.movedTo(s).orElseThrow());
   }
 
   /**
@@ -85,7 +107,9 @@ public final class Responses {
     List<Response> solved = new ArrayList<>(known.values());
     Map<Situation, Response> all = new LinkedHashMap<>();
     for (Situation situation : situations) {
-      Optional<Response> found = Optional.ofNullable(known.get(situation));
+      Optional<Response> found =
+          Optional.ofNullable(known.get(Response.onLattice(situation)))
+              .map(at -> moved(at, situation));
       // The one that was asked for last is the likeliest to be near.
       for (int i = solved.size() - 1; i >= 0 && found.isEmpty(); i--) {
         found = solved.get(i).movedTo(situation);
@@ -96,10 +120,5 @@ public final class Responses {
       all.put(situation, found.get());
     }
     return Optional.of(all);
-  }
-
-  /** Whether all of these were solved. */
-  public synchronized boolean holds(Set<Situation> situations) {
-    return known.keySet().containsAll(situations);
   }
 }

@@ -8,85 +8,72 @@ package dev.ambershim.core.physics.conduction;
  * half-space value, the peak form meets it.
  */
 public final class Spreading {
-  private Spreading() {}
+  private final double epsilon;
+  private final double tau;
+  private final double b;
+  private final double conductivity;
+  private final double lambda;
+  private final double th;
+  private final double scale;
+  private final double meanShare;
 
   /**
-   * Mean source temperature above the mean of the cooled face's far side, per watt, conduction
-   * through the plate included, film excluded.
+   * A plate, for any cooling.
    *
    * @param sourceSquareMetres heated area
    * @param plateSquareMetres plate area, at least the heated area
    * @param thicknessMetres plate thickness
    * @param wattsPerMetreKelvin plate conductivity
+   * @throws IllegalArgumentException if one of them is not positive
+   */
+  public Spreading(
+      double sourceSquareMetres,
+      double plateSquareMetres,
+      double thicknessMetres,
+      double wattsPerMetreKelvin) {
+    requirePositive("source area", sourceSquareMetres);
+    requirePositive("plate area", plateSquareMetres);
+    requirePositive("thickness", thicknessMetres);
+    requirePositive("conductivity", wattsPerMetreKelvin);
+    // A source that overhangs the plate cannot use the overhang; it spreads no further.
+    b = Math.sqrt(Math.max(plateSquareMetres, sourceSquareMetres) / Math.PI);
+    double a = Math.sqrt(sourceSquareMetres / Math.PI);
+    conductivity = wattsPerMetreKelvin;
+    epsilon = a / b;
+    tau = thicknessMetres / b;
+    lambda = Math.PI + 1 / (epsilon * Math.sqrt(Math.PI));
+    th = Math.tanh(lambda * tau);
+    scale = Math.sqrt(Math.PI) * wattsPerMetreKelvin * a;
+    meanShare = 0.5 * Math.pow(1 - epsilon, 1.5);
+  }
+
+  /**
+   * Mean source temperature above the mean of the cooled face's far side, per watt, conduction
+   * through the plate included, film excluded.
+   *
    * @param filmWattsPerSquareMetreKelvin effective film coefficient on the cooled face
    * @return K/W
    */
-  public static double meanKelvinPerWatt(
-      double sourceSquareMetres,
-      double plateSquareMetres,
-      double thicknessMetres,
-      double wattsPerMetreKelvin,
-      double filmWattsPerSquareMetreKelvin) {
-    Shape s =
-        new Shape(
-            sourceSquareMetres,
-            plateSquareMetres,
-            thicknessMetres,
-            wattsPerMetreKelvin,
-            filmWattsPerSquareMetreKelvin);
-    double psi =
-        s.epsilon * s.tau / Math.sqrt(Math.PI) + 0.5 * Math.pow(1 - s.epsilon, 1.5) * s.phi();
-    return psi / (Math.sqrt(Math.PI) * wattsPerMetreKelvin * s.a);
+  public double meanKelvinPerWatt(double filmWattsPerSquareMetreKelvin) {
+    double straight = epsilon * tau / Math.sqrt(Math.PI);
+    return (straight + meanShare * phi(filmWattsPerSquareMetreKelvin)) / scale;
   }
 
   /** As {@link #meanKelvinPerWatt}, for the hottest point of the source. */
-  public static double peakKelvinPerWatt(
-      double sourceSquareMetres,
-      double plateSquareMetres,
-      double thicknessMetres,
-      double wattsPerMetreKelvin,
-      double filmWattsPerSquareMetreKelvin) {
-    Shape s =
-        new Shape(
-            sourceSquareMetres,
-            plateSquareMetres,
-            thicknessMetres,
-            wattsPerMetreKelvin,
-            filmWattsPerSquareMetreKelvin);
-    double psi = (s.epsilon * s.tau + (1 - s.epsilon) * s.phi()) / Math.sqrt(Math.PI);
-    return psi / (Math.sqrt(Math.PI) * wattsPerMetreKelvin * s.a);
+  public double peakKelvinPerWatt(double filmWattsPerSquareMetreKelvin) {
+    double spread = (1 - epsilon) * phi(filmWattsPerSquareMetreKelvin);
+    return (epsilon * tau + spread) / Math.sqrt(Math.PI) / scale;
   }
 
-  private static final class Shape {
-    final double a;
-    final double epsilon;
-    final double tau;
-    final double biot;
+  private double phi(double film) {
+    requirePositive("film coefficient", film);
+    double ratio = lambda / (film * b / conductivity);
+    return (th + ratio) / (1 + ratio * th);
+  }
 
-    Shape(double source, double plate, double thickness, double conductivity, double film) {
-      requirePositive("source area", source);
-      requirePositive("plate area", plate);
-      requirePositive("thickness", thickness);
-      requirePositive("conductivity", conductivity);
-      requirePositive("film coefficient", film);
-      // A source that overhangs the plate cannot use the overhang; it spreads no further.
-      double b = Math.sqrt(Math.max(plate, source) / Math.PI);
-      a = Math.sqrt(source / Math.PI);
-      epsilon = a / b;
-      tau = thickness / b;
-      biot = film * b / conductivity;
-    }
-
-    double phi() {
-      double lambda = Math.PI + 1 / (epsilon * Math.sqrt(Math.PI));
-      double th = Math.tanh(lambda * tau);
-      return (th + lambda / biot) / (1 + lambda / biot * th);
-    }
-
-    private static void requirePositive(String name, double value) {
-      if (!(value > 0) || !Double.isFinite(value)) {
-        throw new IllegalArgumentException(name + " must be positive and finite, not " + value);
-      }
+  private static void requirePositive(String name, double value) {
+    if (!(value > 0) || !Double.isFinite(value)) {
+      throw new IllegalArgumentException(name + " must be positive and finite, not " + value);
     }
   }
 }

@@ -101,26 +101,32 @@ public record Chain(double nominal, List<Link> links) {
     return found;
   }
 
-  /** The interval of equal tails that holds 95 % of the draws. */
-  public Interval drawn() {
-    if (links.isEmpty()) {
-      return Interval.around(nominal, 0, 0.95);
+  /**
+   * Draws of a chain, for all that is asked of them.
+   *
+   * @param millimetres its value in each, ascending
+   */
+  public record Drawn(double[] millimetres) {
+    /** The interval of equal tails that holds 95 % of them. */
+    public Interval interval() {
+      int last = millimetres.length - 1;
+      return new Interval(
+          millimetres[(int) Math.round(0.025 * last)],
+          millimetres[(int) Math.round(0.975 * last)],
+          0.95);
     }
-    double[] found = draws(DRAWS, 20_260_406);
-    return new Interval(
-        found[(int) Math.round(0.025 * (DRAWS - 1))],
-        found[(int) Math.round(0.975 * (DRAWS - 1))],
-        0.95);
+
+    /** Their share above a length, 0 to 1. */
+    public double above(double length) {
+      int at = Arrays.binarySearch(millimetres, length);
+      int below = at < 0 ? -at - 1 : at;
+      return (double) (millimetres.length - below) / millimetres.length;
+    }
   }
 
-  /** Share of the draws above a length, 0 to 1. */
-  public double chanceAbove(double millimetres) {
-    if (links.isEmpty()) {
-      return nominal > millimetres ? 1 : 0;
-    }
-    double[] found = draws(DRAWS, 20_260_406);
-    int at = Arrays.binarySearch(found, millimetres);
-    return (double) (DRAWS - (at < 0 ? -at - 1 : at)) / DRAWS;
+  /** Draws of its value; where nothing is in doubt it is always the same. */
+  public Drawn drawn() {
+    return new Drawn(links.isEmpty() ? new double[] {nominal} : draws(DRAWS, 20_260_406));
   }
 
   /** The source that makes most of its doubt, and its share of the variance; null without any. */

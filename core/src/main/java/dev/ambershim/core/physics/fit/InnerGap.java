@@ -47,9 +47,10 @@ public record InnerGap(String die, Chain gap, Kind kind) {
   }
 
   public static InnerGap of(String die, Chain gap) {
-    double rests = 1 - gap.chanceAbove(0);
-    double brushed = 1 - gap.chanceAbove(BRUSHED);
-    double filled = 1 - gap.chanceAbove(FILLED);
+    Chain.Drawn drawn = gap.drawn();
+    double rests = 1 - drawn.above(0);
+    double brushed = 1 - drawn.above(BRUSHED);
+    double filled = 1 - drawn.above(FILLED);
     Kind kind =
         rests > SURE
             ? Kind.RESTS
@@ -64,7 +65,7 @@ public record InnerGap(String die, Chain gap, Kind kind) {
   /** The gap in a sentence, with its budget. */
   public Finding finding(String lid, Notation notation) {
     double nominal = gap.nominal() * 1000;
-    Interval drawn = gap.drawn();
+    Interval drawn = gap.drawn().interval();
     Interval interval = new Interval(drawn.low() * 1000, drawn.high() * 1000, 0.95);
     String sentence =
         nominal < 0

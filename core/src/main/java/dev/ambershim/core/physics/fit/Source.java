@@ -1,6 +1,8 @@
 package dev.ambershim.core.physics.fit;
 
+import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.distribution.continuous.GammaDistribution;
 
 /**
@@ -11,6 +13,10 @@ import org.hipparchus.distribution.continuous.GammaDistribution;
  */
 public final class Source {
   private static final int TABLE = 1024;
+  private static final double[] NONE = {};
+
+  /** The tables by their degrees of freedom: a thousand quantiles take longer than the draws. */
+  private static final Map<Integer, double[]> TABLES = new ConcurrentHashMap<>();
 
   private final String name;
   private final double limit;
@@ -63,16 +69,18 @@ public final class Source {
   }
 
   /**
-   * What turns a normal draw into one from t: the root of ν/χ², at places of equal chance. A table,
-   * because a million draws each would cost more than all else.
+   * What turns a normal draw into one from t: the root of ν/χ², at places of equal chance; read
+   * only. A table, because a million draws each would cost more than all else.
    */
   double[] spread() {
-    double[] table = new double[scatter > 0 && degrees > 0 ? TABLE : 0];
-    if (table.length > 0) {
-      GammaDistribution chi = new GammaDistribution(degrees / 2.0, 2);
-      for (int i = 0; i < TABLE; i++) {
-        table[i] = Math.sqrt(degrees / chi.inverseCumulativeProbability((i + 0.5) / TABLE));
-      }
+    return scatter > 0 && degrees > 0 ? TABLES.computeIfAbsent(degrees, Source::table) : NONE;
+  }
+
+  private static double[] table(int degrees) {
+    double[] table = new double[TABLE];
+    GammaDistribution chi = new GammaDistribution(degrees / 2.0, 2);
+    for (int i = 0; i < TABLE; i++) {
+      table[i] = Math.sqrt(degrees / chi.inverseCumulativeProbability((i + 0.5) / TABLE));
     }
     return table;
   }

@@ -243,4 +243,9 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
   List<StackSolution.Layer> layersOver(List<Patch> patches) {
     return new LayerFaces(this).over(patches);
   }
+
+  /** The mean temperature of one solid layer's top over patches, °C. */
+  double topOver(int layer, List<Patch> patches) {
+    return LayerFaces.topOver(this, layer, patches);
+  }
 }

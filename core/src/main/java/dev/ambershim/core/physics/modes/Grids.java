@@ -236,6 +236,12 @@ final class Grids {
     return all;
   }
 
+  /** The mean temperature of one solid layer's top over patches, °C. */
+  double topOver(int layer, List<Patch> patches) {
+    double coarse = fields.get(fields.size() - 2).topOver(layer, patches);
+    return extrapolated(coarse, finest().topOver(layer, patches));
+  }
+
   /** Mean temperatures of the layers' faces over patches, °C. */
   List<StackSolution.Layer> layersOver(List<Patch> patches) {
     BoxField fine = finest();

@@ -79,7 +79,26 @@ final class LayerFaces {
     return all;
   }
 
+  /**
+   * The mean temperature of one solid layer's top over patches, °C: what {@link #over} gives, many
+   * times as quick.
+   */
+  static double topOver(BoxField field, int layer, List<Patch> patches) {
+    Boxes boxes = field.boxes();
+    double[][] top = nowhere(boxes);
+    for (int b = 0; b < boxes.boxes.size(); b++) {
+      if (boxes.boxes.get(b).layer() == layer) {
+        spread(boxes.boxes.get(b), field.rises().top(b), top);
+      }
+    }
+    return field.stack().coolantCelsius() + mean(top, areas(boxes, patches));
+  }
+
   private double[][] nowhere() {
+    return nowhere(boxes);
+  }
+
+  private static double[][] nowhere(Boxes boxes) {
     double[][] all = new double[boxes.x.length - 1][boxes.y.length - 1];
     for (double[] row : all) {
       Arrays.fill(row, Double.NaN);
@@ -133,6 +152,10 @@ final class LayerFaces {
 
   /** Area of each shared cell that lies over the patches, m². */
   private double[][] areas(List<Patch> patches) {
+    return areas(boxes, patches);
+  }
+
+  private static double[][] areas(Boxes boxes, List<Patch> patches) {
     double[] x = boxes.x;
     double[] y = boxes.y;
     double[][] all = new double[x.length - 1][y.length - 1];

@@ -169,6 +169,18 @@ public final class LiveStack {
   }
 
   /**
+   * The mean temperature of one solid layer's top in the shadow of some patches, °C: quicker than
+   * all of {@link #layersOver}.
+   *
+   * @throws IllegalStateException before the first solution
+   */
+  public double topOver(int layer, List<Patch> patches) {
+    return cells != null
+        ? cells.layersOver(patches).get(layer).topMeanCelsius()
+        : grids.topOver(layer, patches);
+  }
+
+  /**
    * A cut through the solids of the latest solution, from front to back at one place.
    *
    * @param columns places along each solid

@@ -19,7 +19,8 @@ import org.hipparchus.exception.MathIllegalArgumentException;
  * @param scatterMicrometres standard deviation of one probing, from repeats or as given; empty when
  *     neither is there
  * @param fromRepeats whether the scatter comes from repeats
- * @param zone where the minimum zone's true width lies, 95 %; empty without a scatter
+ * @param zone where the minimum zone's true width lies, 95 %; empty without a scatter, or where
+ *     nobody asked
  */
 public record FaceReport(
     List<ProbedPoint> points,
@@ -61,6 +62,21 @@ public record FaceReport(
    * @throws dev.ambershim.core.base.Problem {@code probe.…} naming what cannot be
    */
   public static FaceReport of(List<ProbedPoint> probed, Optional<Double> statedMicrometres) {
+    return of(probed, statedMicrometres, true);
+  }
+
+  /**
+   * The same without the interval of the width, which takes longer than all the rest: for what
+   * hangs on the shape alone.
+   *
+   * @throws dev.ambershim.core.base.Problem {@code probe.…} naming what cannot be
+   */
+  public static FaceReport shape(List<ProbedPoint> probed) {
+    return of(probed, Optional.empty(), false);
+  }
+
+  private static FaceReport of(
+      List<ProbedPoint> probed, Optional<Double> statedMicrometres, boolean wide) {
     ProbeRules.units(probed);
     Repeats repeats = Repeats.of(probed);
     List<ProbedPoint> points = repeats.points();
@@ -79,7 +95,7 @@ public record FaceReport(
         Outlier.of(points, flatness, form, neighbours),
         scatter,
         told,
-        scatter.map(s -> interval(repeats, flatness, s, told)));
+        scatter.filter(s -> wide).map(s -> interval(repeats, flatness, s, told)));
   }
 
   /**

@@ -121,9 +121,7 @@ public final class PasteQuestion {
   }
 
   private static Optional<ReliefMap> relief(Job job, Face face) {
-    return job.surfaces()
-        .latest(face)
-        .map(r -> ReliefMap.of(FaceReport.of(r.points(), Optional.empty())));
+    return job.surfaces().latest(face).map(r -> ReliefMap.of(FaceReport.shape(r.points())));
   }
 
   /**

@@ -128,7 +128,7 @@ public final class LapWords {
       if (r.face() == face && r.stage() == stage) {
         String flat = "";
         try {
-          double zone = FaceReport.of(r.points(), Optional.empty()).flatness().zoneMicrometres();
+          double zone = FaceReport.shape(r.points()).flatness().zoneMicrometres();
           flat = ": flat to " + notation.text(zone, Unit.MICROMETRE);
         } catch (Problem few) {
           flat = ", too few to say more";

@@ -31,7 +31,8 @@ public record CoolerDrop(Chain drop, Finding finding, List<String> notes) {
   }
 
   static CoolerDrop of(Chain drop, Mount mount, Notation notation) {
-    Interval drawn = drop.drawn();
+    Chain.Drawn draws = drop.drawn();
+    Interval drawn = draws.interval();
     List<String> notes = new ArrayList<>();
     String sentence =
         "Without the lid the cooler sits "
@@ -48,7 +49,7 @@ public record CoolerDrop(Chain drop, Finding finding, List<String> notes) {
               + " depth rod beside a standoff.");
     } else {
       double missing = drop.nominal() - mount.travelMillimetres();
-      double reaches = 1 - drop.chanceAbove(mount.travelMillimetres());
+      double reaches = 1 - draws.above(mount.travelMillimetres());
       sentence +=
           reaches > 0.95
               ? "; its bracket can come down that far."

@@ -77,7 +77,7 @@ public final class FitWords {
               + ", and the "
               + closest.other()
               + " stands within reach ("
-              + signed(closest.over().drawn(), notation)
+              + signed(closest.over().drawn().interval(), notation)
               + "). "
               + again(closest);
     }
@@ -110,7 +110,7 @@ public final class FitWords {
   }
 
   private static String margin(Proud proud, Notation notation) {
-    Interval drawn = proud.over().drawn();
+    Interval drawn = proud.over().drawn().interval();
     double value = proud.over().nominal() * 1000;
     boolean over = value >= 0;
     double low = (over ? drawn.low() : -drawn.high()) * 1000;

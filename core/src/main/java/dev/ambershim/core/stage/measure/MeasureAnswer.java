@@ -58,8 +58,7 @@ public record MeasureAnswer(
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
   public static MeasureAnswer of(Job job, Notation notation, SolveWatch watch, Executor executor) {
-    FitAnswer fit = FitAnswer.of(job.heights(), job.cooler(), notation, DRAWS, executor);
-    return of(job, fit, FitQuestion.tilted(job, fit, watch), notation);
+    return unsolved(job, notation, executor).solved(notation, watch);
   }
 
   /**
@@ -69,14 +68,6 @@ public record MeasureAnswer(
    */
   public static MeasureAnswer unsolved(Job job, Notation notation, Executor executor) {
     FitAnswer fit = FitAnswer.of(job.heights(), job.cooler(), notation, DRAWS, executor);
-    return of(job, fit, Optional.empty(), notation);
-  }
-
-  private static MeasureAnswer of(
-      Job job, FitAnswer fit, Optional<FitQuestion.Tilted> tilted, Notation notation) {
-    List<String> notes = new ArrayList<>(FitWords.notes(fit, notation));
-    tilted.ifPresent(t -> notes.add(Math.min(1, notes.size()), tilt(t, notation)));
-    notes.addAll(FitQuestion.disagreements(job, fit, notation));
     List<Finding> others = new ArrayList<>();
     for (InnerGap gap : FitAnswer.innerGaps(job.heights(), job.chip(), false)) {
       others.add(gap.finding("the lid", notation));
@@ -99,12 +90,39 @@ public record MeasureAnswer(
         job,
         fit,
         FitWords.first(fit, notation),
-        notes,
+        notes(job, fit, Optional.empty(), notation),
         others,
         drop.map(CoolerDrop::notes).orElse(List.of()),
         sheet,
         sentence,
         List.of(resting(job, fit, notation)));
+  }
+
+  /**
+   * This answer with what a tilted plate costs.
+   *
+   * @param notation that of this answer
+   * @throws java.util.concurrent.CancellationException if the watch says so
+   */
+  public MeasureAnswer solved(Notation notation, SolveWatch watch) {
+    return new MeasureAnswer(
+        job,
+        fit,
+        first,
+        notes(job, fit, FitQuestion.tilted(job, fit, watch), notation),
+        others,
+        screws,
+        sheet,
+        sheetSentence,
+        pictures);
+  }
+
+  private static List<String> notes(
+      Job job, FitAnswer fit, Optional<FitQuestion.Tilted> tilted, Notation notation) {
+    List<String> notes = new ArrayList<>(FitWords.notes(fit, notation));
+    tilted.ifPresent(t -> notes.add(Math.min(1, notes.size()), tilt(t, notation)));
+    notes.addAll(FitQuestion.disagreements(job, fit, notation));
+    return notes;
   }
 
   private static Drawing resting(Job job, FitAnswer fit, Notation notation) {

@@ -39,7 +39,7 @@ public final class CloseUp {
 
   /** The chip after an option, at the asked load. */
   public Detail then(Option option) {
-    return at(option.situation(), unknowns.then(likely, option), option.powerFactor());
+    return at(option.situation(), unknowns.after(option).logs(likely), option.powerFactor());
   }
 
   private Detail at(Situation situation, double[] logs, double powerFactor) {

@@ -242,12 +242,11 @@ public final class CorePattern {
     double size = evenness.isPresent() ? logs[lid ? 0 : 1] : joint;
     double[] effect = effects(at, geometry(cores), size, watts * heat);
     double mean = cores[cores.length - 1];
+    double[] anew = evenness.orElse(null);
+    double sigma = anew == null ? 0 : PriorTable.uneven(onDies(at)).sigma();
     double[] all = new double[cores.length - 1];
     for (int c = 0; c < all.length; c++) {
-      double uneven =
-          evenness.isPresent()
-              ? evenness.get()[c] * PriorTable.uneven(onDies(at)).sigma()
-              : draw[c][2];
+      double uneven = anew == null ? draw[c][2] : anew[c] * sigma;
       all[c] =
           (cores[c] - mean) * watts * drawn
               + draw[c][0] * effect[0]

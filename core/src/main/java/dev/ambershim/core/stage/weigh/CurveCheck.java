@@ -2,6 +2,7 @@ package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.physics.build.Response;
@@ -11,6 +12,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executor;
 import java.util.stream.IntStream;
 
 /**
@@ -25,15 +28,22 @@ public final class CurveCheck {
   private final Map<Situation, Response> responses;
   private final Notation notation;
   private final SolveWatch watch;
+  private final Executor helpers;
 
   /**
    * A check of a weighing.
    *
    * @param responses those that it was made of
    * @param watch asked between solutions
+   * @param helpers works beside the caller
    */
   public CurveCheck(
-      Weighing weighing, Map<Situation, Response> responses, Notation notation, SolveWatch watch) {
+      Weighing weighing,
+      Map<Situation, Response> responses,
+      Notation notation,
+      SolveWatch watch,
+      Executor helpers) {
+    this.helpers = helpers;
     this.weighing = weighing;
     this.responses = responses;
     this.notation = notation;
@@ -95,7 +105,8 @@ public final class CurveCheck {
             weighing.whatIf().coolerLogarithm());
     Response now = responses.get(question.now());
     Response then = responses.get(option.situation());
-    List<double[]> cases = cases(now, then, unknowns, option, load);
+    Unknowns.After changed = unknowns.after(option);
+    List<double[]> cases = cases(now, then, unknowns, changed, load);
     List<double[]> before = new ArrayList<>();
     List<double[]> after = new ArrayList<>();
     for (double[] z : cases) {
@@ -103,18 +114,20 @@ public final class CurveCheck {
       before.add(Unknowns.warmed(now, fanned(unknowns.now(z), load), heat, load.room()));
       after.add(
           Unknowns.warmed(
-              then,
-              fanned(unknowns.then(z, option), load),
-              heat * unknowns.powerFactor(z, option),
-              load.room()));
+              then, fanned(changed.logs(z), load), heat * changed.powerFactor(z), load.room()));
     }
-    double[] solvedNow = Response.solvedKelvinPerWatt(now.situation(), before, watch);
-    double[] solvedThen = Response.solvedKelvinPerWatt(then.situation(), after, watch);
+    List<Callable<double[]>> both =
+        List.of(
+            () -> Response.solvedKelvinPerWatt(now.situation(), before, watch),
+            () -> Response.solvedKelvinPerWatt(then.situation(), after, watch));
+    List<double[]> solved = SideBySide.all(both, helpers);
+    double[] solvedNow = solved.get(0);
+    double[] solvedThen = solved.get(1);
     double worst = 0;
     for (int c = 0; c < cases.size(); c++) {
       double[] z = cases.get(c);
       double heat = load.watts() * unknowns.heat(z);
-      double left = unknowns.powerFactor(z, option) * unknowns.geometry(z, option);
+      double left = changed.powerFactor(z) * changed.geometry(z);
       double off =
           now.meanKelvinPerWatt(before.get(c))
               - solvedNow[c]
@@ -125,11 +138,15 @@ public final class CurveCheck {
   }
 
   private List<double[]> cases(
-      Response now, Response then, Unknowns unknowns, Option option, Weighing.Draws.Load load) {
+      Response now,
+      Response then,
+      Unknowns unknowns,
+      Unknowns.After after,
+      Weighing.Draws.Load load) {
     double[][] draws = weighing.calibration().draws();
     double[] gains = new double[draws.length];
     for (int i = 0; i < gains.length; i++) {
-      gains[i] = Weighing.Draws.gain(now, then, unknowns, option, draws[i], load);
+      gains[i] = Weighing.Draws.gain(now, then, unknowns, after, draws[i], load);
     }
     List<Integer> order =
         IntStream.range(0, gains.length)

@@ -50,6 +50,14 @@ final class Unknowns {
   /** The dies' mean by the cores', as a share of their rise: common practice. */
   private static final double DIE_SHARE = 0.9;
 
+  private static final double SILICON_SIGMA = PriorTable.SILICON.sigmaOfLogarithm();
+  private static final double PLACES_SIGMA = PriorTable.PLACES.sigmaOfLogarithm();
+  private static final double HOT_PLACE_SIGMA = PriorTable.HOT_PLACE.sigmaOfLogarithm();
+  private static final double METAL_SIGMA = PriorTable.METAL.sigmaOfLogarithm();
+  private static final double GEOMETRY_SIGMA = PriorTable.GEOMETRY.sigmaOfLogarithm();
+  private static final double HEAT_SIGMA = PriorTable.HEAT.sigmaOfLogarithm();
+  private static final double SENSORS_SIGMA = PriorTable.SENSORS.sigma();
+
   private final double inner;
   private final double outer;
   private final double cooler;
@@ -83,24 +91,24 @@ final class Unknowns {
     return new double[] {
       inner * z[INNER] + (lid ? places : 0),
       outer * z[OUTER] + (lid ? 0 : places),
-      PriorTable.SILICON.sigmaOfLogarithm() * z[SILICON] - places / 2,
+      SILICON_SIGMA * z[SILICON] - places / 2,
       cooler * z[COOLER]
     };
   }
 
   private static double places(double[] z) {
-    return PriorTable.PLACES.sigmaOfLogarithm() * z[PLACES];
+    return PLACES_SIGMA * z[PLACES];
   }
 
   /** Sensors over the cores' mean by the hot place inside each, K for each watt of the chip. */
   double hotPlaceKelvinPerWatt(double[] z) {
-    return hotPlace * Math.exp(PriorTable.HOT_PLACE.sigmaOfLogarithm() * z[HOT_PLACE]);
+    return hotPlace * Math.exp(HOT_PLACE_SIGMA * z[HOT_PLACE]);
   }
 
   /**
    * Figures with silicon as it conducts at the die's temperature.
    *
-   * @param logs figures as {@link #now} or {@link #then} gives them; overwritten
+   * @param logs figures as {@link #now} or {@link After#logs} gives them; overwritten
    * @param heatWatts heat through the joints
    * @param room room air, °C
    */
@@ -121,45 +129,90 @@ final class Unknowns {
         * (at.meanKelvinPerWatt(warmed(at, logs, heatWatts, room)) + hotPlaceKelvinPerWatt(z));
   }
 
-  /** Heat after an option by heat before it. */
-  double powerFactor(double[] z, Option option) {
-    return option.powerFactor() * Math.exp(option.powerSigma() * z[EXPONENT]);
+  /** What the unknowns are after an option. */
+  After after(Option option) {
+    return new After(option);
   }
 
-  /** What an option's changed geometry leaves open, as a factor on its resistance. */
-  double geometry(double[] z, Option option) {
-    return option.reshapes() ? Math.exp(PriorTable.GEOMETRY.sigmaOfLogarithm() * z[GEOMETRY]) : 1;
-  }
+  /**
+   * The unknowns after one option. What does not change from draw to draw is kept, as there are
+   * many thousand draws.
+   */
+  final class After {
+    private final Option option;
+    private final boolean bare;
+    private final boolean freshInner;
+    private final boolean freshOuter;
+    private final double innerSigma;
+    private final double outerSigma;
+    private final double innerMetal;
+    private final double outerMetal;
+    private final double coolerSigma;
+    private final double powerSigma;
+    private final boolean reshapes;
 
-  /** The same after an option, relative to the option's own likely figures. */
-  double[] then(double[] z, Option option) {
-    double[] logs = now(z);
-    boolean bare = !option.situation().build().lidOn();
-    double places = places(z);
-    logs[0] = fresh(option.inner(), z, FRESH_INNER).map(l -> l + places).orElse(logs[0]);
-    logs[1] =
-        fresh(option.outer(), z, FRESH_OUTER).map(l -> l + (bare ? places : 0)).orElse(logs[1]);
-    if (option.cooler().isPresent()) {
-      logs[3] = option.cooler().get().sigmaOfLogarithm() * z[FRESH_COOLER];
+    private After(Option option) {
+      this.option = option;
+      bare = !option.situation().build().lidOn();
+      freshInner = option.inner().isPresent();
+      freshOuter = option.outer().isPresent();
+      innerSigma = sigma(option.inner());
+      outerSigma = sigma(option.outer());
+      innerMetal = metal(option.inner());
+      outerMetal = metal(option.outer());
+      coolerSigma = option.cooler().map(Prior::sigmaOfLogarithm).orElse(Double.NaN);
+      powerSigma = option.powerSigma();
+      reshapes = option.reshapes();
     }
-    return logs;
-  }
 
-  private static Optional<Double> fresh(Optional<Fresh> joint, double[] z, int place) {
-    return joint.map(
-        j ->
-            j.trust().sigmaOfLogarithm() * z[place]
-                - (j.metal() ? PriorTable.METAL.sigmaOfLogarithm() * z[METAL] : 0));
+    private static double sigma(Optional<Fresh> joint) {
+      return joint.map(j -> j.trust().sigmaOfLogarithm()).orElse(0.0);
+    }
+
+    private static double metal(Optional<Fresh> joint) {
+      return joint.filter(Fresh::metal).isPresent() ? METAL_SIGMA : 0;
+    }
+
+    /** The option. */
+    Option option() {
+      return option;
+    }
+
+    /** Figures as a response takes them, relative to the option's own likely figures. */
+    double[] logs(double[] z) {
+      double[] logs = now(z);
+      double places = places(z);
+      if (freshInner) {
+        logs[0] = innerSigma * z[FRESH_INNER] - innerMetal * z[METAL] + places;
+      }
+      if (freshOuter) {
+        logs[1] = outerSigma * z[FRESH_OUTER] - outerMetal * z[METAL] + (bare ? places : 0);
+      }
+      if (!Double.isNaN(coolerSigma)) {
+        logs[3] = coolerSigma * z[FRESH_COOLER];
+      }
+      return logs;
+    }
+
+    /** Heat after the option by heat before it. */
+    double powerFactor(double[] z) {
+      return option.powerFactor() * Math.exp(powerSigma * z[EXPONENT]);
+    }
+
+    /** What a changed geometry leaves open, as a factor on the resistance. */
+    double geometry(double[] z) {
+      return reshapes ? Math.exp(GEOMETRY_SIGMA * z[GEOMETRY]) : 1;
+    }
   }
 
   /** Heat through the joints by the power reading. */
   double heat(double[] z) {
-    return Math.exp(PriorTable.HEAT.sigmaOfLogarithm() * z[HEAT]);
+    return Math.exp(HEAT_SIGMA * z[HEAT]);
   }
 
   /** How much too high all core sensors read, K. */
   double sensorsKelvin(double[] z) {
-    return PriorTable.SENSORS.sigma() * z[SENSORS];
+    return SENSORS_SIGMA * z[SENSORS];
   }
 
   /** Share of the cooler's resistance between coolant and room; 0 without a coolant. */

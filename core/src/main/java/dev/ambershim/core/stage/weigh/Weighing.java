@@ -24,6 +24,7 @@ import java.util.SplittableRandom;
 import java.util.concurrent.Executor;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import org.hipparchus.stat.descriptive.rank.Percentile;
 
 /**
@@ -139,13 +140,16 @@ public record Weighing(
     List<Option> all = options(question, notation);
     List<OptionForecast> options =
         SideBySide.each(all, o -> o.possible() ? forecast.apply(o) : impossible(o), helpers);
+    List<Option> possible = Bundles.of(all, question.terms());
+    List<Double> rough =
+        SideBySide.each(
+            possible, b -> draws.roughNet(b, responses.get(b.situation()), question), helpers);
     List<Option> likeliest =
-        Bundles.of(all, question.terms()).stream()
-            .sorted(
-                Comparator.comparingDouble(
-                        (Option b) -> draws.roughNet(b, responses.get(b.situation()), question))
-                    .reversed())
+        IntStream.range(0, possible.size())
+            .boxed()
+            .sorted(Comparator.comparingDouble((Integer i) -> rough.get(i)).reversed())
             .limit(LOOKED_AT)
+            .map(possible::get)
             .toList();
     List<OptionForecast> together = SideBySide.each(likeliest, forecast, helpers);
     List<OptionForecast> bundles = Bundles.worthwhile(together, options, MOST_BUNDLES);
@@ -217,7 +221,8 @@ public record Weighing(
         .map(
             option -> {
               Response then = responses.get(option.situation());
-              return z -> Draws.gain(now, then, unknowns, option, z, load);
+              Unknowns.After after = unknowns.after(option);
+              return z -> Draws.gain(now, then, unknowns, after, z, load);
             });
   }
 
@@ -393,22 +398,27 @@ public record Weighing(
 
     /** Gain of an option for given unknowns, K. */
     static double gain(
-        Response now, Response then, Unknowns unknowns, Option option, double[] z, Load load) {
+        Response now,
+        Response then,
+        Unknowns unknowns,
+        Unknowns.After after,
+        double[] z,
+        Load load) {
       double heat = load.watts() * unknowns.heat(z);
-      double after = heat * unknowns.powerFactor(z, option);
+      double watts = heat * after.powerFactor(z);
       double hot = unknowns.hotPlaceKelvinPerWatt(z);
-      double[] logs =
-          Unknowns.warmed(then, fanned(unknowns.then(z, option), load.fan()), after, load.room());
+      double[] logs = Unknowns.warmed(then, fanned(after.logs(z), load.fan()), watts, load.room());
       return unknowns.riseKelvin(now, fanned(unknowns.now(z), load.fan()), z, heat, load.room())
-          - after * (then.meanKelvinPerWatt(logs) * unknowns.geometry(z, option) + hot);
+          - watts * (then.meanKelvinPerWatt(logs) * after.geometry(z) + hot);
     }
 
     /** What is worth left over by a part of the cases: enough to tell what to look at closely. */
     double roughNet(Option option, Response then, Question question) {
       double[] gains = new double[z.length / ROUGH];
       Load load = new Load(watts, room, fan);
+      Unknowns.After after = unknowns.after(option);
       for (int i = 0; i < gains.length; i++) {
-        gains[i] = gain(now, then, unknowns, option, z[i * ROUGH], load);
+        gains[i] = gain(now, then, unknowns, after, z[i * ROUGH], load);
       }
       return median(gains) * question.terms().coinsPerKelvin() - cost(option, question);
     }
@@ -431,12 +441,12 @@ public record Weighing(
       SplittableRandom random = new SplittableRandom(SEED + option.kind().name().hashCode());
       boolean bare = !option.situation().build().lidOn();
       boolean anew = bare ? option.outer().isPresent() : option.inner().isPresent();
+      Unknowns.After after = unknowns.after(option);
       int reached = 0;
       for (int i = 0; i < z.length; i++) {
         double heat = watts * unknowns.heat(z[i]);
-        double power = unknowns.powerFactor(z[i], option);
-        double[] logs =
-            Unknowns.warmed(then, fanned(unknowns.then(z[i], option), fan), heat * power, room);
+        double power = after.powerFactor(z[i]);
+        double[] logs = Unknowns.warmed(then, fanned(after.logs(z[i]), fan), heat * power, room);
         double[] there = then.coresAndMeanKelvinPerWatt(logs);
         // Other heat in the loop stays, and warms the coolant as it did.
         gains[i] =
@@ -444,7 +454,7 @@ public record Weighing(
                 - unknowns.liftKelvin(z[i])
                 - heat
                     * power
-                    * (there[then.cores()] * unknowns.geometry(z[i], option)
+                    * (there[then.cores()] * after.geometry(z[i])
                         + unknowns.hotPlaceKelvinPerWatt(z[i]));
         reached += gains[i] >= question.careKelvin() ? 1 : 0;
         Optional<double[]> even = Optional.empty();

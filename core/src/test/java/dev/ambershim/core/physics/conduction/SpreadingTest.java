@@ -25,8 +25,8 @@ class SpreadingTest {
     // A film so strong that the far face is at the coolant, as infinity is.
     double film = 1e9;
     double column = thickness / (K * plate);
-    double peak = Spreading.peakKelvinPerWatt(source, plate, thickness, K, film) - column;
-    double mean = Spreading.meanKelvinPerWatt(source, plate, thickness, K, film) - column;
+    double peak = new Spreading(source, plate, thickness, K).peakKelvinPerWatt(film) - column;
+    double mean = new Spreading(source, plate, thickness, K).meanKelvinPerWatt(film) - column;
     assertThat(peak).isCloseTo(1 / (Math.PI * K * a), within(0.001 / (Math.PI * K * a)));
     double exactMean = 8 / (3 * Math.PI * Math.PI * K * a);
     // The published form is 4.4 % above the exact mean in this limit.
@@ -37,9 +37,9 @@ class SpreadingTest {
   void aSourceAsLargeAsThePlateIsAPlaneWall() {
     double area = 9e-4;
     double wall = CompositeWall.layerKelvinPerWatt(2e-3, K, area);
-    assertThat(Spreading.meanKelvinPerWatt(area, area, 2e-3, K, 5000))
+    assertThat(new Spreading(area, area, 2e-3, K).meanKelvinPerWatt(5000))
         .isCloseTo(wall, within(1e-12));
-    assertThat(Spreading.peakKelvinPerWatt(area, area, 2e-3, K, 5000))
+    assertThat(new Spreading(area, area, 2e-3, K).peakKelvinPerWatt(5000))
         .isCloseTo(wall, within(1e-12));
   }
 
@@ -51,7 +51,7 @@ class SpreadingTest {
     double plate = 9e-4;
     double thick = 0.2;
     double spread =
-        Spreading.peakKelvinPerWatt(source, plate, thick, K, film)
+        new Spreading(source, plate, thick, K).peakKelvinPerWatt(film)
             - CompositeWall.layerKelvinPerWatt(thick, K, plate);
     double epsilon = Math.sqrt(source / plate);
     double limit = (1 - epsilon) / (Math.PI * K * Math.sqrt(source / Math.PI));
@@ -60,18 +60,19 @@ class SpreadingTest {
 
   @Test
   void theMeanIsBelowThePeakAndBothFallWithConductivity() {
-    double mean = Spreading.meanKelvinPerWatt(1.7e-4, 9.3e-4, 2.3e-3, 401, 8000);
-    double peak = Spreading.peakKelvinPerWatt(1.7e-4, 9.3e-4, 2.3e-3, 401, 8000);
+    double mean = new Spreading(1.7e-4, 9.3e-4, 2.3e-3, 401).meanKelvinPerWatt(8000);
+    double peak = new Spreading(1.7e-4, 9.3e-4, 2.3e-3, 401).peakKelvinPerWatt(8000);
     assertThat(mean).isLessThan(peak);
-    assertThat(Spreading.meanKelvinPerWatt(1.7e-4, 9.3e-4, 2.3e-3, 237, 8000)).isGreaterThan(mean);
+    assertThat(new Spreading(1.7e-4, 9.3e-4, 2.3e-3, 237).meanKelvinPerWatt(8000))
+        .isGreaterThan(mean);
   }
 
   @Test
   void nonsenseIsRefusedByName() {
-    assertThatThrownBy(() -> Spreading.meanKelvinPerWatt(1e-4, 1e-3, 0, K, 100))
+    assertThatThrownBy(() -> new Spreading(1e-4, 1e-3, 0, K).meanKelvinPerWatt(100))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("thickness");
-    assertThatThrownBy(() -> Spreading.meanKelvinPerWatt(1e-4, 1e-3, 1e-3, K, Double.NaN))
+    assertThatThrownBy(() -> new Spreading(1e-4, 1e-3, 1e-3, K).meanKelvinPerWatt(Double.NaN))
         .hasMessageContaining("film");
   }
 

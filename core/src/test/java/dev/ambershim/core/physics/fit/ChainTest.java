@@ -25,8 +25,8 @@ class ChainTest {
   void fourRectanglesOfTheSupplement() {
     Chain y = sum(Math.sqrt(3), Math.sqrt(3), Math.sqrt(3), Math.sqrt(3));
     assertThat(y.standardMillimetres()).isCloseTo(2, within(1e-12));
-    assertThat(y.drawn().low()).isCloseTo(-3.88, within(0.08));
-    assertThat(y.drawn().high()).isCloseTo(3.88, within(0.08));
+    assertThat(y.drawn().interval().low()).isCloseTo(-3.88, within(0.08));
+    assertThat(y.drawn().interval().high()).isCloseTo(3.88, within(0.08));
     assertThat(y.worst().high()).isCloseTo(4 * Math.sqrt(3), within(1e-12));
   }
 
@@ -38,8 +38,8 @@ class ChainTest {
   void oneWideRectangleOfTheSupplement() {
     Chain y = sum(Math.sqrt(3), Math.sqrt(3), Math.sqrt(3), 10 * Math.sqrt(3));
     assertThat(y.standardMillimetres()).isCloseTo(10.1, within(0.06));
-    assertThat(y.drawn().low()).isCloseTo(-17.0, within(0.25));
-    assertThat(y.drawn().high()).isCloseTo(17.0, within(0.25));
+    assertThat(y.drawn().interval().low()).isCloseTo(-17.0, within(0.25));
+    assertThat(y.drawn().interval().high()).isCloseTo(17.0, within(0.25));
     assertThat(y.mostDoubted().source().name()).isEqualTo("X3");
     assertThat(y.mostDoubted().share()).isCloseTo(100.0 / 103, within(1e-9));
   }
@@ -80,7 +80,7 @@ class ChainTest {
     assertThat(apart.nominal()).isCloseTo(0.2, within(1e-12));
     assertThat(apart.links()).hasSize(2);
     assertThat(apart.worst().high()).isCloseTo(0.22, within(1e-12));
-    assertThat(apart.chanceAbove(0)).isEqualTo(1);
-    assertThat(apart.chanceAbove(0.2)).isCloseTo(0.5, within(0.02));
+    assertThat(apart.drawn().above(0)).isEqualTo(1);
+    assertThat(apart.drawn().above(0.2)).isCloseTo(0.5, within(0.02));
   }
 }

@@ -74,6 +74,10 @@ class LiveStackTest {
         .isCloseTo(solved.layers().get(2).topMeanCelsius(), within(1e-6));
     assertThat(shadow.get(2).topMeanCelsius())
         .isGreaterThan(solved.layers().get(2).topMeanCelsius());
+    for (int solid : new int[] {0, 2}) {
+      assertThat(live.topOver(solid, List.of(DIE)))
+          .isCloseTo(shadow.get(solid).topMeanCelsius(), within(1e-9));
+    }
     assertThat(live.layersOver(List.of()).get(0).topMeanCelsius()).isNaN();
   }
 

@@ -78,8 +78,8 @@ class FitWordsTest {
     Chain over = fit.prouds().get(0).over();
     assertThat(over.links()).hasSize(2);
     assertThat(over.worst().width()).isGreaterThan(over.rootSumSquare().width());
-    assertThat(over.drawn().low()).isBetween(over.worst().low(), over.nominal());
-    assertThat(over.chanceAbove(over.worst().high())).isZero();
+    assertThat(over.drawn().interval().low()).isBetween(over.worst().low(), over.nominal());
+    assertThat(over.drawn().above(over.worst().high())).isZero();
     assertThat(over.mostDoubted().share()).isCloseTo(0.5, within(1e-9));
     var working = FitWords.first(fit, Notation.METRIC).working();
     assertThat(working.limits()).anyMatch(l -> l.startsWith("Nothing bends"));

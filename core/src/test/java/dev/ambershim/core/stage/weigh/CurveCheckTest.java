@@ -36,7 +36,8 @@ class CurveCheckTest {
     Question question = question(point);
     Map<Situation, Response> solved = Solved.of(Weighing.situations(question, Notation.METRIC));
     Weighing weighing = Weighing.of(question, WhatIf.AS_IT_IS, solved, Notation.METRIC);
-    CurveCheck check = new CurveCheck(weighing, solved, Notation.METRIC, SolveWatch.NONE);
+    CurveCheck check =
+        new CurveCheck(weighing, solved, Notation.METRIC, SolveWatch.NONE, Runnable::run);
     for (OptionForecast o : weighing.options()) {
       if (o.option().possible()) {
         assertThat(check.worstKelvin(o.option()))
@@ -59,7 +60,8 @@ class CurveCheckTest {
         .when(wrong)
         .meanKelvinPerWatt(Mockito.any());
     solved.put(metal.option().situation(), wrong);
-    CurveCheck check = new CurveCheck(weighing, solved, Notation.METRIC, SolveWatch.NONE);
+    CurveCheck check =
+        new CurveCheck(weighing, solved, Notation.METRIC, SolveWatch.NONE, Runnable::run);
     double rise = weighing.riseNowKelvin() - metal.gainKelvin();
     assertThat(check.worstKelvin(metal.option())).isBetween(0.05 * rise, 0.2 * rise);
     assertThat(check.of(metal).finding().working().limits())
@@ -72,7 +74,8 @@ class CurveCheckTest {
         question(StartingPoint.DESKTOP_ONE_DIE_PASTE).withTerms(Terms.USUAL.withCoinsPerKelvin(60));
     Map<Situation, Response> solved = Solved.of(Weighing.situations(question, Notation.METRIC));
     Weighing weighing = Weighing.of(question, WhatIf.AS_IT_IS, solved, Notation.METRIC);
-    Weighing checked = new CurveCheck(weighing, solved, Notation.METRIC, SolveWatch.NONE).advised();
+    Weighing checked =
+        new CurveCheck(weighing, solved, Notation.METRIC, SolveWatch.NONE, Runnable::run).advised();
     assertThat(checked.sentence()).isEqualTo(weighing.sentence());
     assertThat(checked.advice().working().limits()).anyMatch(l -> l.contains("solved in full"));
     assertThat(checked.option(checked.recommended().orElseThrow()).finding().working())

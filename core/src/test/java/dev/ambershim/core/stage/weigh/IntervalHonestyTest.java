@@ -82,10 +82,14 @@ class IntervalHonestyTest {
                 double[] gains =
                     Arrays.stream(told.draws())
                         .mapToDouble(
-                            z -> Weighing.Draws.gain(response, then, unknowns, option, z, LOAD))
+                            z ->
+                                Weighing.Draws.gain(
+                                    response, then, unknowns, unknowns.after(option), z, LOAD))
                         .toArray();
                 Interval interval = Weighing.interval(gains);
-                double gain = Weighing.Draws.gain(response, then, unknowns, option, truth, LOAD);
+                double gain =
+                    Weighing.Draws.gain(
+                        response, then, unknowns, unknowns.after(option), truth, LOAD);
                 held.addAndGet(interval.contains(gain) ? 1 : 0);
                 below.addAndGet(gain < interval.low() ? 1 : 0);
                 if (t == 0) {

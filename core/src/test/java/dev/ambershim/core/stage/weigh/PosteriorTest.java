@@ -112,7 +112,8 @@ class PosteriorTest {
   }
 
   private double gain(double[] z) {
-    return Weighing.Draws.gain(response, solved.get(option.situation()), unknowns, option, z, LOAD);
+    return Weighing.Draws.gain(
+        response, solved.get(option.situation()), unknowns, unknowns.after(option), z, LOAD);
   }
 
   private static double[][] prior() {

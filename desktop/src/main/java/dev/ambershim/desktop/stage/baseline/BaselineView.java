@@ -9,10 +9,12 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.desktop.model.CauseWatch;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.stage.clocking.LadderPanel;
 import dev.ambershim.desktop.stage.conduct.ConductSheet;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.ChartPanel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.CorePanel;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
@@ -62,9 +64,10 @@ public final class BaselineView implements StageView {
                 Part.of("cores", cores),
                 Part.of("clock", ladder),
                 Part.of("logs", rows)));
-    node = new VBox(answer, chart, cores, ladder, rows, foot);
+    node = new Column(answer, chart, cores, ladder, rows, foot);
     node.getStyleClass().add("stage");
-    model.assessmentProperty().addListener((o, was, is) -> refresh());
+    WhenSeen view = new WhenSeen(model, Stage.BASELINE, this::refresh);
+    model.assessmentProperty().addListener((o, was, is) -> view.changed());
     model
         .stageProperty()
         .addListener(
@@ -73,7 +76,7 @@ public final class BaselineView implements StageView {
                 causes.look();
               }
             });
-    model.themeProperty().addListener((o, was, is) -> refresh());
+    model.themeProperty().addListener((o, was, is) -> view.changed());
     refresh();
   }
 

@@ -11,6 +11,7 @@ import dev.ambershim.core.stage.weigh.OptionsPicture;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Inquiry;
 import dev.ambershim.desktop.widget.Labels;
@@ -45,8 +46,8 @@ public final class BeginView implements Inquiry {
   private final ComboBox<String> kind = new ComboBox<>();
   private final ComboBox<String> cooler = new ComboBox<>();
   private final ComboBox<String> wish = new ComboBox<>();
-  private final VBox drawn = new VBox(6);
-  private final VBox worth = new VBox(4);
+  private final VBox drawn = new Column(6);
+  private final VBox worth = new Column(4);
   private final VBox node;
 
   /**
@@ -107,7 +108,7 @@ public final class BeginView implements Inquiry {
     HBox others = new Strip(10);
     others.getChildren().addAll(ways);
     node =
-        new VBox(
+        new Column(
             answer,
             questions,
             drawn,
@@ -166,8 +167,8 @@ public final class BeginView implements Inquiry {
         (w, h) -> SectionPicture.of(job.chip(), job.cooler(), job.before(), notation, w, h),
         shell.themeProperty().get().dark());
     VBox gains =
-        new VBox(6, Labels.line("What each option would gain on such a chip", "hint"), options);
-    VBox cut = new VBox(6, Labels.line("Such a chip, cut through", "hint"), section, worth);
+        new Column(6, Labels.line("What each option would gain on such a chip", "hint"), options);
+    VBox cut = new Column(6, Labels.line("Such a chip, cut through", "hint"), section, worth);
     drawn
         .getChildren()
         .setAll(

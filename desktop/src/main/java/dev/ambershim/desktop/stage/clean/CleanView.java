@@ -10,8 +10,10 @@ import dev.ambershim.core.stage.clean.CleanAnswer.Judgement;
 import dev.ambershim.core.stage.clean.FacesPicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
+import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.model.WorkModel;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
@@ -39,7 +41,7 @@ public final class CleanView implements StageView {
   private final WorkModel bench;
   private final AnswerPane answer = new AnswerPane(Stage.CLEAN.question(), "clean-answer");
   private final PictureView faces = new PictureView();
-  private final VBox flaws = new VBox(6);
+  private final VBox flaws = new Column(6);
   private final ComboBox<String> face = new ComboBox<>();
   private final ComboBox<String> kind = new ComboBox<>();
   private final CheckBox deep = new CheckBox("deep, large or many");
@@ -62,17 +64,18 @@ public final class CleanView implements StageView {
     go.setId("clean-to-bench");
     go.getStyleClass().add("next");
     go.setOnAction(e -> shell.toggleBench());
-    node = new VBox(answer, panel(faces), panel(flaws, adding()), new Strip(go), steps);
+    node = new Column(answer, panel(faces), panel(flaws, adding()), new Strip(go), steps);
     node.getStyleClass().add("stage");
-    bench.outlookProperty().addListener((o, was, is) -> refresh());
-    model.jobProperty().addListener((o, was, is) -> refresh());
-    model.themeProperty().addListener((o, was, is) -> refresh());
+    WhenSeen view = new WhenSeen(model, Stage.CLEAN, this::refresh);
+    bench.outlookProperty().addListener((o, was, is) -> view.changed());
+    model.jobProperty().addListener((o, was, is) -> view.changed());
+    model.themeProperty().addListener((o, was, is) -> view.changed());
     bench.watch();
     refresh();
   }
 
   private static VBox panel(Node... children) {
-    VBox box = new VBox(children);
+    VBox box = new Column(children);
     box.getStyleClass().add("panel");
     return box;
   }
@@ -158,7 +161,7 @@ public final class CleanView implements StageView {
                   return log.withFlaws(all);
                 }));
     VBox words =
-        new VBox(
+        new Column(
             2,
             Labels.line(judged.title(), "strong"),
             Labels.line(judged.meaning() + " " + judged.doing(), "reason"));

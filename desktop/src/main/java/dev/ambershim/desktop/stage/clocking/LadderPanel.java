@@ -14,6 +14,7 @@ import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.NextRung;
 import dev.ambershim.core.stage.prove.RungPicture;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.FieldRow;
 import dev.ambershim.desktop.widget.Labels;
@@ -33,7 +34,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** How far the chip clocks: the answer, the ladders, what to try next, and the rungs by hand. */
-public final class LadderPanel extends VBox {
+public final class LadderPanel extends Column {
   private static final String CAUTION =
       "Clocks and voltages beyond the maker's wear the chip, can corrupt data and end its warranty."
           + " Save your work, go up in small steps, and keep to the maker's limits.";
@@ -43,9 +44,9 @@ public final class LadderPanel extends VBox {
   private final boolean both;
   private final PictureView picture = new PictureView();
   private final Label answer = Labels.line("", "strong");
-  private final VBox words = new VBox(3);
-  private final VBox rows = new VBox(2);
-  private final VBox terms = new VBox(2);
+  private final VBox words = new Column(3);
+  private final VBox rows = new Column(2);
+  private final VBox terms = new Column(2);
   private RungEntryForm form;
   private Job asked;
   private Headroom ladders;

@@ -8,6 +8,7 @@ import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.clocking.Outcome;
 import dev.ambershim.core.runs.clocking.Rung;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
@@ -20,10 +21,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** Where a rung is written down: clock, how it ended, and what was read meanwhile. */
-final class RungEntryForm extends VBox {
+final class RungEntryForm extends Column {
   private static final String PASSED = Outcome.PASSED.words();
 
   private final JobModel model;

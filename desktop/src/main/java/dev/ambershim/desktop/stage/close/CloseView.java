@@ -11,7 +11,9 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.close.FirstStart;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
@@ -34,9 +36,9 @@ public final class CloseView implements StageView {
   private final PictureView lid = new PictureView();
   private final PictureView turns = new PictureView();
   private final VBox lidBox;
-  private final VBox checks = new VBox(3);
-  private final VBox first = new VBox(3);
-  private final VBox cautions = new VBox(3);
+  private final VBox checks = new Column(3);
+  private final VBox first = new Column(3);
+  private final VBox cautions = new Column(3);
   private final Button take = new Button("Put these gaps into the section");
   private final GluePanel glue;
   private final ScrewPanel screws;
@@ -76,12 +78,13 @@ public final class CloseView implements StageView {
                 Part.of("lid", lidBox),
                 Part.of("screws", pressed),
                 Part.of("first minute", minute)));
-    node = new VBox(answer, lidBox, pressed, minute, panel(cautions));
+    node = new Column(answer, lidBox, pressed, minute, panel(cautions));
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
     model.startProperty().addListener((o, was, is) -> started());
-    shell.jobProperty().addListener((o, was, is) -> boxes());
-    shell.notationProperty().addListener((o, was, is) -> boxes());
+    WhenSeen figures = new WhenSeen(shell, Stage.CLOSE, this::boxes);
+    shell.jobProperty().addListener((o, was, is) -> figures.changed());
+    shell.notationProperty().addListener((o, was, is) -> figures.changed());
     shell
         .themeProperty()
         .addListener(
@@ -95,7 +98,7 @@ public final class CloseView implements StageView {
   }
 
   private static VBox panel(Node... children) {
-    VBox box = new VBox(8, children);
+    VBox box = new Column(8, children);
     box.getStyleClass().add("panel");
     return box;
   }

@@ -8,16 +8,16 @@ import dev.ambershim.core.physics.dosing.GlueKind;
 import dev.ambershim.core.plan.School;
 import dev.ambershim.core.plan.Way;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.VBox;
 
 /** How the lid is glued. */
-final class GluePanel extends VBox {
+final class GluePanel extends Column {
   private static final int ROWS = 3;
 
   private final JobModel model;

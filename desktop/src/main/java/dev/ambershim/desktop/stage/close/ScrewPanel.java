@@ -6,6 +6,7 @@ import dev.ambershim.core.job.MountFigures;
 import dev.ambershim.core.physics.mounting.Drive;
 import dev.ambershim.core.physics.mounting.MountTerms;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
@@ -14,10 +15,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.VBox;
 
 /** How the cooler is screwed down, and what may be borne. */
-final class ScrewPanel extends VBox {
+final class ScrewPanel extends Column {
   private final JobModel model;
   private final PickBar<Drive> drives;
   private final PickBar<Integer> counts;

@@ -30,6 +30,8 @@ public final class CoatModel {
 
   private final StageWork<Shown> doses;
   private final StageWork<Optional<PasteAnswer>> paste;
+  private Asked laidFor;
+  private SpreadState laid;
   private Asked asked;
   private Optional<PasteAnswer> last = Optional.empty();
 
@@ -42,11 +44,7 @@ public final class CoatModel {
             "",
             job -> {
               Notation notation = shell.notationProperty().get();
-              return watch -> {
-                return new Shown(
-                    CoatAnswer.of(job, notation),
-                    new SpreadFlow(PasteQuestion.of(job, LAID_CELLS)).state());
-              };
+              return watch -> new Shown(CoatAnswer.of(job, notation), laid(job, notation));
             });
     paste =
         new StageWork<>(
@@ -81,6 +79,16 @@ public final class CoatModel {
           job.workCase().pasted(),
           notation);
     }
+  }
+
+  /** Only ever on the line of reckoning. */
+  private SpreadState laid(Job job, Notation notation) {
+    Asked now = Asked.of(job, notation);
+    if (!now.equals(laidFor)) {
+      laid = new SpreadFlow(PasteQuestion.of(job, LAID_CELLS)).state();
+      laidFor = now;
+    }
+    return laid;
   }
 
   /** Only ever on the line of reckoning. */

@@ -8,7 +8,9 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.core.stage.coat.DosePicture;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
@@ -38,8 +40,8 @@ public final class CoatView implements StageView {
   private final PictureView card = new PictureView();
   private final ToggleButton scale = new ToggleButton("Is this true size? Hold a card against it");
   private final HBox scaling = new Strip(8);
-  private final VBox drawn = new VBox(8);
-  private final VBox notes = new VBox(3);
+  private final VBox drawn = new Column(8);
+  private final VBox notes = new Column(3);
   private final MeetingPanel meetings;
   private final MetalPanel metal;
   private final PastePanel paste;
@@ -78,7 +80,7 @@ public final class CoatView implements StageView {
                 Part.of("what it touches", meetings),
                 Part.of("metal", metal),
                 Part.of("paste", paste)));
-    node = new VBox(answer, drawn, notes, meetings, metal, paste);
+    node = new Column(answer, drawn, notes, meetings, metal, paste);
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
     model
@@ -89,8 +91,9 @@ public final class CoatView implements StageView {
                 paste.show(is);
               }
             });
-    shell.jobProperty().addListener((o, was, is) -> boxes());
-    shell.notationProperty().addListener((o, was, is) -> boxes());
+    WhenSeen figures = new WhenSeen(shell, Stage.COAT, this::boxes);
+    shell.jobProperty().addListener((o, was, is) -> figures.changed());
+    shell.notationProperty().addListener((o, was, is) -> figures.changed());
     shell.themeProperty().addListener((o, was, is) -> show());
     shell.looks().perMillimetreProperty().addListener((o, was, is) -> show());
     shell.looks().textPercentProperty().addListener((o, was, is) -> show());

@@ -5,6 +5,7 @@ import dev.ambershim.core.physics.dosing.MetalFace;
 import dev.ambershim.core.physics.dosing.Verdict;
 import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
 import java.util.Arrays;
@@ -19,10 +20,9 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 
 /** Every place that liquid metal can get to, what it is made of, and whether that may be. */
-final class MeetingPanel extends VBox {
+final class MeetingPanel extends Column {
   private final JobModel model;
   private final GridPane grid = new GridPane();
 

@@ -16,6 +16,7 @@ import dev.ambershim.core.plan.School;
 import dev.ambershim.core.plan.Way;
 import dev.ambershim.core.stage.coat.CoatAnswer;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
@@ -36,10 +37,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** With what the metal is dosed, and the cover around the dies. */
-final class MetalPanel extends VBox {
+final class MetalPanel extends Column {
   private final JobModel model;
   private final GridPane grid = new GridPane();
-  private final VBox cover = new VBox(4);
+  private final VBox cover = new Column(4);
   private final CheckBox upright = new CheckBox("the board stands in its case");
   private final CheckBox both = new CheckBox("both faces are wetted");
   private final List<FigureBox> figures = new ArrayList<>();

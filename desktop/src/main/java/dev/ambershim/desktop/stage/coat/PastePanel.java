@@ -16,6 +16,7 @@ import dev.ambershim.core.stage.coat.PasteQuestion;
 import dev.ambershim.core.stage.coat.SpreadPicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
@@ -37,7 +38,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Paste: pattern and amount, pressed flat before your eyes, and what other patterns would cost. */
-final class PastePanel extends VBox {
+final class PastePanel extends Column {
   private static final int CELLS = 200;
   private static final double SIDE = 330;
 
@@ -90,7 +91,7 @@ final class PastePanel extends VBox {
     screws.setOnAction(
         e -> set("how the plate comes down", terms -> terms.withByScrews(screws.isSelected())));
     HBox.setHgrow(compared, Priority.ALWAYS);
-    VBox right = new VBox(8, compared, inputs());
+    VBox right = new Column(8, compared, inputs());
     HBox.setHgrow(right, Priority.ALWAYS);
     HBox middle = new Strip(12, flow, right);
     getChildren()
@@ -121,7 +122,7 @@ final class PastePanel extends VBox {
     row.setAlignment(Pos.CENTER_LEFT);
     grams.unit().setMinWidth(USE_PREF_SIZE);
     warm.unit().setMinWidth(USE_PREF_SIZE);
-    return new VBox(6, kinds, row);
+    return new Column(6, kinds, row);
   }
 
   private static Label fixed(String words) {

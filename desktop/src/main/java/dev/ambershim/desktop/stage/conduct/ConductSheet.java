@@ -8,6 +8,7 @@ import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.runs.protocol.Protocol;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -166,7 +167,7 @@ public final class ConductSheet {
     begin.setOnAction(e -> begin());
     HBox foot = new Strip(10, begin, wrong);
     foot.setAlignment(Pos.CENTER_LEFT);
-    VBox sheet = new VBox(12);
+    VBox sheet = new Column(12);
     model.traffic().leftRuns(left -> sheet.getChildren().add(0, left(left)));
     sheet
         .getChildren()

@@ -14,6 +14,7 @@ import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.baseline.LivePicture;
 import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.desktop.widget.Strip;
@@ -32,7 +33,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The run's own screen: what happens, what is left, how hot, and whether it can be trusted. */
-final class LiveView extends VBox {
+final class LiveView extends Column {
   private final JobModel model;
   private final LiveModel live;
   private final Chip chip;
@@ -44,7 +45,7 @@ final class LiveView extends VBox {
   private final Label rise = Labels.line("–", "live-figure");
   private final Label settled = Labels.line("", "live-words");
   private final Label answer = Labels.line("", "live-answer");
-  private final VBox conditions = new VBox(2);
+  private final VBox conditions = new Column(2);
   private final PictureView course = new PictureView();
   private final PictureView cores = new PictureView();
   private final Button stop = new Button("Stop the run  Space");
@@ -83,7 +84,7 @@ final class LiveView extends VBox {
     HBox figures =
         new Strip(
             44, figure("left in all", left), figure("hottest", hottest), figure("over room", rise));
-    VBox words = new VBox(8, settled, answer, conditions);
+    VBox words = new Column(8, settled, answer, conditions);
     words.setMinWidth(330);
     HBox lower = new Strip(24, words, cores);
     HBox.setHgrow(cores, Priority.ALWAYS);
@@ -120,7 +121,7 @@ final class LiveView extends VBox {
   }
 
   private static VBox figure(String name, Label value) {
-    return new VBox(0, Labels.line(name, "quiet"), value);
+    return new Column(0, Labels.line(name, "quiet"), value);
   }
 
   private void pressed() {

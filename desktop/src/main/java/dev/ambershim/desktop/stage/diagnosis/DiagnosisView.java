@@ -12,6 +12,7 @@ import dev.ambershim.core.stage.diagnosis.NextTest;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Theme;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Inquiry;
 import dev.ambershim.desktop.widget.Labels;
@@ -49,9 +50,9 @@ public final class DiagnosisView implements Inquiry {
   private final AnswerPane answer = new AnswerPane("Why is it hot?", "diagnosis-answer");
   private final Label status = Labels.line("", "hint");
   private final Button stop = new Button("Stop");
-  private final VBox tests = new VBox(6);
+  private final VBox tests = new Column(6);
   private final Map<String, PictureView> pictures = new LinkedHashMap<>();
-  private final VBox drawn = new VBox(8);
+  private final VBox drawn = new Column(8);
   private final Map<Sign, CheckBox> signs = new EnumMap<>(Sign.class);
   private final CheckBox half = new CheckBox("In this mount the cooler stands half round");
   private final Label kept = Labels.line("", "hint");
@@ -62,7 +63,7 @@ public final class DiagnosisView implements Inquiry {
   private final TextField lid = field("reading-lid", 70);
   private final TextField cores = field("reading-cores", 260);
   private final Label wrong = Labels.line("", "hint", "wrong");
-  private final VBox node = new VBox(14);
+  private final VBox node = new Column(14);
 
   /**
    * A view of the model's causes.
@@ -213,7 +214,7 @@ public final class DiagnosisView implements Inquiry {
     drop.setOnAction(e -> model.forget());
     FlowPane row = new FlowPane(10, 8, rig, fault, here, kept, drop);
     row.setAlignment(Pos.CENTER_LEFT);
-    return new VBox(
+    return new Column(
         6,
         Labels.line("One core after another", "strong"),
         Labels.line(
@@ -246,7 +247,7 @@ public final class DiagnosisView implements Inquiry {
     half.disableProperty().bind(shell.readOnlyProperty());
     half.setOnAction(e -> model.turn(half.isSelected()));
     boxes.getChildren().add(half);
-    return new VBox(6, Labels.line("What you noticed", "strong"), boxes);
+    return new Column(6, Labels.line("What you noticed", "strong"), boxes);
   }
 
   private Node typed() {
@@ -274,7 +275,7 @@ public final class DiagnosisView implements Inquiry {
             Labels.line(n.symbol(Unit.CELSIUS)),
             add);
     row.setAlignment(Pos.CENTER_LEFT);
-    return new VBox(
+    return new Column(
         6,
         Labels.line("A settled reading by hand, such as idle or a second load", "strong"),
         row,

@@ -7,6 +7,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
@@ -21,13 +22,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** The checks of a chip, the newest first, and a line to write one down. */
-final class CheckPanel extends VBox {
+final class CheckPanel extends Column {
   /** Older ones on demand. */
   private static final int NEWEST = 6;
 
   private final JobModel shell;
   private final KeepModel model;
-  private final VBox rows = new VBox(4);
+  private final VBox rows = new Column(4);
   private final ToggleButton all = new ToggleButton();
   private final TextField day = box("check-day", 10);
   private final TextField cores = box("check-cores", 5);

@@ -6,6 +6,7 @@ import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.CareEvent;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.Arrays;
@@ -20,10 +21,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What happened to a chip in use, and a line to add to it. */
-final class EventPanel extends VBox {
+final class EventPanel extends Column {
   private final JobModel shell;
   private final KeepModel model;
-  private final VBox rows = new VBox(4);
+  private final VBox rows = new Column(4);
   private final TextField day = new TextField();
   private final ComboBox<String> kind = new ComboBox<>();
   private final TextField note = new TextField();

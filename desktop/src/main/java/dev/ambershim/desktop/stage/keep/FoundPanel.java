@@ -7,6 +7,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -24,10 +25,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What was found on opening a chip again, and a line to write it down. */
-final class FoundPanel extends VBox {
+final class FoundPanel extends Column {
   private final JobModel shell;
   private final KeepModel model;
-  private final VBox rows = new VBox(4);
+  private final VBox rows = new Column(4);
   private final TextField day = new TextField();
   private final Map<Found.Look, CheckBox> looks = new EnumMap<>(Found.Look.class);
   private final TextField note = new TextField();

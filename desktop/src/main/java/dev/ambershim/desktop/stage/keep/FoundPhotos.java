@@ -7,6 +7,7 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.PhotoPair;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -25,7 +26,6 @@ import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** Photos of a face then and now: to pick them, and to see them side by side. */
 final class FoundPhotos extends FlowPane {
@@ -165,6 +165,6 @@ final class FoundPhotos extends FlowPane {
                 view.setImage(image);
               });
     }
-    return new VBox(2, view, Labels.line(words, "hint"));
+    return new Column(2, view, Labels.line(words, "hint"));
   }
 }

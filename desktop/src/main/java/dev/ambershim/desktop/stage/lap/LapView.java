@@ -14,7 +14,9 @@ import dev.ambershim.core.stage.lap.LapAnswer;
 import dev.ambershim.core.stage.lap.LapPicture;
 import dev.ambershim.core.stage.lap.LappingQuestion;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Parts;
@@ -54,8 +56,8 @@ public final class LapView implements StageView {
   private final PickBar<Face> faces;
   private final CheckBox cold = new CheckBox("for extreme cold: paste that must not crack");
   private final GridPane grid = new GridPane();
-  private final VBox cautions = new VBox(3);
-  private final VBox watch = new VBox(3);
+  private final VBox cautions = new Column(3);
+  private final VBox watch = new Column(3);
   private final List<FigureBox> figures = new ArrayList<>();
   private final PassPanel passes;
   private final HBox finish = new Strip();
@@ -84,11 +86,12 @@ public final class LapView implements StageView {
         answer.parts(
             List.of(
                 Part.of("face", drawn), Part.of("passes", passes), Part.of("how to lap", lapping)));
-    node = new VBox(answer, faces, drawn, panel(watch), passes, lapping, panel(cautions));
+    node = new Column(answer, faces, drawn, panel(watch), passes, lapping, panel(cautions));
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
-    shell.jobProperty().addListener((o, was, is) -> boxes());
-    shell.notationProperty().addListener((o, was, is) -> boxes());
+    WhenSeen figures = new WhenSeen(shell, Stage.LAP, this::boxes);
+    shell.jobProperty().addListener((o, was, is) -> figures.changed());
+    shell.notationProperty().addListener((o, was, is) -> figures.changed());
     shell.themeProperty().addListener((o, was, is) -> show());
     boxes();
     show();
@@ -102,7 +105,7 @@ public final class LapView implements StageView {
   }
 
   private static VBox panel(Node... children) {
-    VBox box = new VBox(8, children);
+    VBox box = new Column(8, children);
     box.getStyleClass().add("panel");
     return box;
   }

@@ -8,6 +8,7 @@ import dev.ambershim.core.physics.surface.Grit;
 import dev.ambershim.core.physics.surface.LapPass;
 import dev.ambershim.core.physics.surface.LapTerms;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.Arrays;
@@ -20,9 +21,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** The lapping log: each pass with what it took off, and the probings between them. */
-final class PassPanel extends VBox {
+final class PassPanel extends Column {
   private final JobModel model;
-  private final VBox rows = new VBox(3);
+  private final VBox rows = new Column(3);
   private final ComboBox<String> grit = new ComboBox<>();
   private final TextField strokes = field("pass-strokes", "strokes", 6);
   private final TextField removed = field("pass-removed", "came off, µm", 9);

@@ -16,6 +16,7 @@ import dev.ambershim.core.stage.measure.FaceAnswer;
 import dev.ambershim.core.stage.measure.FaceFinding;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
@@ -35,14 +36,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** One face: how flat, its relief, what stands up, what is doubtful, and ways to probe it. */
-final class FacePanel extends VBox {
+final class FacePanel extends Column {
   private static final double HEIGHT = 330;
 
   private final JobModel model;
   private final MeasureModel measure;
   private final AnswerPane answer = new AnswerPane("Is it flat?", "face-answer");
   private final PictureView relief = new PictureView();
-  private final VBox doubts = new VBox(4);
+  private final VBox doubts = new Column(4);
   private final Button write = new Button("Write as CSV");
   private final Button drop = new Button("Remove this probing");
 

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.stage.measure;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import javafx.geometry.Pos;
@@ -14,7 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What to touch next, and how the reading comes: typed, or from a height gauge. */
-final class GaugePanel extends VBox {
+final class GaugePanel extends Column {
   private final JobModel model;
   private final GaugeSession session;
   private final TextField typed = new TextField();
@@ -44,7 +45,7 @@ final class GaugePanel extends VBox {
     end.setOnAction(e -> session.end());
     HBox taking = new Strip(6, typed, touch, back, end);
     taking.setAlignment(Pos.CENTER_LEFT);
-    VBox run = new VBox(6, next, taking);
+    VBox run = new Column(6, next, taking);
     run.visibleProperty().bind(session.runningProperty());
     run.managedProperty().bind(session.runningProperty());
     Button tops = new Button("Read the tops in turn");

@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.fit.Reading;
 import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.ReadingBox;
@@ -29,9 +30,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What the lid leaves over the die, how much lower the cooler must come, and the screws. */
-final class LidPanel extends VBox {
+final class LidPanel extends Column {
   private final JobModel model;
-  private final VBox answers = new VBox(6);
+  private final VBox answers = new Column(6);
   private final GridPane grid = new GridPane();
   private final List<ReadingBox> readings = new ArrayList<>();
   private final List<FigureBox> figures = new ArrayList<>();

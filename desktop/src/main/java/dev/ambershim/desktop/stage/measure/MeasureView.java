@@ -6,7 +6,9 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.measure.MeasureAnswer;
 import dev.ambershim.desktop.model.Bell;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.desktop.widget.Labels;
@@ -51,9 +53,9 @@ public final class MeasureView implements StageView {
     answer.lookup("#measure-answer").getStyleClass().add("long");
     picture.setId("fit-picture");
     picture.setMinHeight(240);
-    VBox heights = new VBox(tops);
+    VBox heights = new Column(tops);
     heights.getStyleClass().add("panel");
-    VBox drawn = new VBox(picture);
+    VBox drawn = new Column(picture);
     drawn.getStyleClass().add("panel");
     parts =
         answer.parts(
@@ -63,11 +65,12 @@ public final class MeasureView implements StageView {
                 new Part("faces", () -> face),
                 new Part("lid and cooler", () -> lid),
                 new Part("sheet", () -> shim)));
-    node = new VBox(answer, drawn, gauge, heights);
+    node = new Column(answer, drawn, gauge, heights);
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
-    shell.jobProperty().addListener((o, was, is) -> boxes());
-    shell.notationProperty().addListener((o, was, is) -> boxes());
+    WhenSeen figures = new WhenSeen(shell, Stage.MEASURE, this::boxes);
+    shell.jobProperty().addListener((o, was, is) -> figures.changed());
+    shell.notationProperty().addListener((o, was, is) -> figures.changed());
     shell.themeProperty().addListener((o, was, is) -> show());
     boxes();
     show();

@@ -10,6 +10,7 @@ import dev.ambershim.core.stage.measure.ShimOutline;
 import dev.ambershim.core.stage.measure.ShimPicture;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
@@ -25,10 +26,9 @@ import javafx.scene.control.Button;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 
 /** The sheet to cut: shim, mask or stencil, what is wrong with it, and the file for the cutter. */
-final class ShimPanel extends VBox {
+final class ShimPanel extends Column {
   private static final double HEIGHT = 300;
 
   private final JobModel model;

@@ -10,6 +10,7 @@ import dev.ambershim.core.physics.fit.Top;
 import dev.ambershim.core.physics.fit.TopKind;
 import dev.ambershim.core.stage.measure.FitAnswer;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
@@ -32,9 +33,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** Every top that the cooler could touch: readings, and beneath them what it is and where. */
-final class TopRows extends VBox {
+final class TopRows extends Column {
   private final JobModel model;
-  private final VBox rows = new VBox(7);
+  private final VBox rows = new Column(7);
   private final List<Row> built = new ArrayList<>();
   private final TextField name = new TextField();
   private final Button usual = new Button("Begin with what usually stands there");
@@ -207,7 +208,7 @@ final class TopRows extends VBox {
     second.getChildren().add(remove);
     Label working = Labels.line("", "hint");
     built.add(new Row(reading, figures, derived, working));
-    return new VBox(3, first, second, working);
+    return new Column(3, first, second, working);
   }
 
   private FigureBox place(Figure figure) {

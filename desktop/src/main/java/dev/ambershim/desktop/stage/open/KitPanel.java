@@ -12,6 +12,7 @@ import dev.ambershim.core.plan.Use;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.model.WorkModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.Strip;
@@ -26,10 +27,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** What the plan needs against the shelf, what to buy, and the packs on the shelf. */
-final class KitPanel extends VBox {
+final class KitPanel extends Column {
   private final JobModel model;
   private final WorkModel bench;
   private final Label sentence = Labels.line("", "strong");

@@ -9,6 +9,7 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.model.WorkModel;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.desktop.widget.HoursPanel;
@@ -34,12 +35,12 @@ public final class OpenView implements StageView {
   private final WorkModel bench;
   private final AnswerPane answer = new AnswerPane(Stage.OPEN.question(), "open-answer");
   private final PictureView hours = new PictureView();
-  private final VBox hoursPanel = new VBox(hours);
+  private final VBox hoursPanel = new Column(hours);
   private final StepList steps;
   private HoursPanel when;
   private WaysPanel ways;
   private KitPanel kit;
-  private final VBox lessons = new VBox(3);
+  private final VBox lessons = new Column(3);
   private final Parts parts;
   private final VBox node;
 
@@ -68,7 +69,7 @@ public final class OpenView implements StageView {
                 new Part("when", () -> when),
                 new Part("ways", () -> ways),
                 new Part("kit", () -> kit)));
-    node = new VBox(answer, foot, hoursPanel, steps);
+    node = new Column(answer, foot, hoursPanel, steps);
     node.getStyleClass().add("stage");
     bench.outlookProperty().addListener((o, was, is) -> refresh());
     model.themeProperty().addListener((o, was, is) -> refresh());

@@ -5,6 +5,7 @@ import dev.ambershim.core.plan.Way;
 import dev.ambershim.core.plan.WorkCase;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.Strip;
@@ -17,10 +18,9 @@ import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
 /** Where practitioners differ: what the plan takes, what it gains, costs and risks. */
-final class WaysPanel extends VBox {
+final class WaysPanel extends Column {
   private final JobModel model;
   private final Map<School, ComboBox<String>> boxes = new TreeMap<>();
   private final Map<School, Label> accounts = new TreeMap<>();

@@ -9,6 +9,7 @@ import dev.ambershim.core.stage.practise.StepRound;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Theme;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Inquiry;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
@@ -35,7 +36,7 @@ public final class PractiseView implements Inquiry {
   private final PractiseModel model;
   private final AnswerPane answer =
       new AnswerPane("Practise: what is wrong with this chip?", "practise-answer");
-  private final VBox notes = new VBox(3);
+  private final VBox notes = new Column(3);
   private final FlowPane trials = new FlowPane(8, 8);
   private final Map<Trial, Button> buttons = new EnumMap<>(Trial.class);
   private final ComboBox<String> choice = new ComboBox<>();
@@ -50,8 +51,8 @@ public final class PractiseView implements Inquiry {
   private final Label stepAsked = Labels.line("");
   private final FlowPane steps = new FlowPane(8, 8);
   private final Label stepTold = Labels.line("");
-  private final VBox kept = new VBox(3);
-  private final VBox node = new VBox(14);
+  private final VBox kept = new Column(3);
+  private final VBox node = new Column(14);
 
   /**
    * A view of practice.
@@ -202,7 +203,7 @@ public final class PractiseView implements Inquiry {
       row.getChildren().add(button);
     }
     dropTold.setId("practise-drop-told");
-    return new VBox(
+    return new Column(
         6,
         Labels.line("Drops by eye: too little, right, or too much?", "strong"),
         row,
@@ -227,7 +228,8 @@ public final class PractiseView implements Inquiry {
     ask.setOnAction(e -> model.askStep());
     stepTold.setId("practise-step-told");
     stepAsked.setId("practise-step-asked");
-    return new VBox(6, Labels.line("Which step next?", "strong"), ask, stepAsked, steps, stepTold);
+    return new Column(
+        6, Labels.line("Which step next?", "strong"), ask, stepAsked, steps, stepTold);
   }
 
   private void showStep() {

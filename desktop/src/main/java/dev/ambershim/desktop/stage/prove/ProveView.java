@@ -10,10 +10,12 @@ import dev.ambershim.core.stage.CoreMaps;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.prove.StripPicture;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.stage.clocking.LadderPanel;
 import dev.ambershim.desktop.stage.conduct.ConductSheet;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.ChartPanel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.CorePanel;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
@@ -44,7 +46,7 @@ public final class ProveView implements StageView {
   private final ChartPanel chart;
   private final CorePanel cores;
   private final PictureView strips = new PictureView();
-  private final VBox stripPanel = new VBox(strips);
+  private final VBox stripPanel = new Column(strips);
   private final LadderPanel ladder;
   private final HBox states = new Strip(8);
   private final RunRows rows;
@@ -71,11 +73,12 @@ public final class ProveView implements StageView {
                 Part.of("cores", cores),
                 Part.of("clock", ladder),
                 Part.of("logs", rows)));
-    node = new VBox(answer, states, stripPanel, chart);
+    node = new Column(answer, states, stripPanel, chart);
     node.getStyleClass().add("stage");
     Later.belowTheFold(model, this::addLower);
-    model.assessmentProperty().addListener((o, was, is) -> refresh());
-    model.themeProperty().addListener((o, was, is) -> refresh());
+    WhenSeen view = new WhenSeen(model, Stage.PROVE, this::refresh);
+    model.assessmentProperty().addListener((o, was, is) -> view.changed());
+    model.themeProperty().addListener((o, was, is) -> view.changed());
     model.stageProperty().addListener((o, was, is) -> look());
     proved.shownProperty().addListener((o, was, is) -> tell());
     refresh();

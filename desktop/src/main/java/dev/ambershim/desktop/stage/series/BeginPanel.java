@@ -9,6 +9,7 @@ import dev.ambershim.core.stage.series.SeriesKnown;
 import dev.ambershim.core.stage.series.SeriesPlan;
 import dev.ambershim.core.stage.series.SeriesTerms;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -26,7 +27,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** The beginning of a series: what is compared, and what that takes. */
-final class BeginPanel extends VBox {
+final class BeginPanel extends Column {
   private final JobModel shell;
   private final SeriesModel model;
   private final TextField name = box("series-name", 16, "five pastes");
@@ -45,7 +46,7 @@ final class BeginPanel extends VBox {
   private int asked;
   private final Label units = Labels.line("");
   private final Label told = Labels.line("", "strong");
-  private final VBox notes = new VBox(3);
+  private final VBox notes = new Column(3);
   private final Label wrong = Labels.line("", "hint", "wrong");
 
   BeginPanel(JobModel shell, SeriesModel model) {

@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Thumbnails;
@@ -15,10 +16,9 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.VBox;
 
 /** The print of the mount that was made last: a photo, and how much of the face it covered. */
-final class LiftPanel extends VBox {
+final class LiftPanel extends Column {
   private static final double SMALL = 88;
 
   private final JobModel shell;

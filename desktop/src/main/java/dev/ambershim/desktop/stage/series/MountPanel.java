@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import java.nio.file.Path;
@@ -16,10 +17,9 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.VBox;
 
 /** The mount that is due: what to do, where its figures go, and what to do if it was spoiled. */
-final class MountPanel extends VBox {
+final class MountPanel extends Column {
   private final JobModel shell;
   private final SeriesModel model;
   private final Label due = Labels.line("", "strong");

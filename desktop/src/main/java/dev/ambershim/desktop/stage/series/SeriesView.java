@@ -9,6 +9,7 @@ import dev.ambershim.core.stage.series.SeriesAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.stage.conduct.ConductSheet;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.FileDialogs;
 import dev.ambershim.desktop.widget.Inquiry;
@@ -42,8 +43,8 @@ public final class SeriesView implements Inquiry {
   private final BeginPanel begin;
   private final MountPanel mount;
   private final TimesPanel times;
-  private final VBox drawn = new VBox(6);
-  private final VBox notes = new VBox(4);
+  private final VBox drawn = new Column(6);
+  private final VBox notes = new Column(4);
   private final VBox node;
   private boolean filling;
 
@@ -70,7 +71,7 @@ public final class SeriesView implements Inquiry {
     drawn.getStyleClass().add("panel");
     notes.getStyleClass().add("panel");
     notes.setId("series-notes");
-    node = new VBox(answer, head, begin, mount, drawn, notes, times);
+    node = new Column(answer, head, begin, mount, drawn, notes, times);
     node.getStyleClass().add("stage");
     node.setId("series");
     model.shownProperty().addListener((o, was, is) -> show());

@@ -3,14 +3,14 @@ package dev.ambershim.desktop.stage.series;
 import dev.ambershim.core.plan.Hours;
 import dev.ambershim.core.stage.series.SeriesTimes;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.HoursPanel;
 import dev.ambershim.desktop.widget.Labels;
 import java.time.Instant;
 import javafx.scene.control.Label;
-import javafx.scene.layout.VBox;
 
 /** When the mounts that are left are made, and the hours for that. */
-final class TimesPanel extends VBox {
+final class TimesPanel extends Column {
   private final SeriesModel model;
   private final Label told = Labels.line("", "strong");
   private final HoursPanel hours;

@@ -1,15 +1,15 @@
 package dev.ambershim.desktop.stage.steps;
 
 import dev.ambershim.core.plan.Accident;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.VBox;
 
 /** A mishap's way out in the bench's large type; it stands where the step stood. */
-final class RescuePane extends VBox {
+final class RescuePane extends Column {
   RescuePane(RescueModel model) {
     super(10);
     setId("rescue");

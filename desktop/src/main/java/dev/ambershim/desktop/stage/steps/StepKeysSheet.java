@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.stage.steps;
 
 import dev.ambershim.desktop.stage.steps.StepKeys.Action;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -47,7 +48,8 @@ final class StepKeysSheet {
       Consumer<String> watched) {
     window.showSheet(
         "Keys and photos at the bench",
-        new VBox(14, new StepKeysSheet(keys, changed).content(), photos(window, folder, watched)));
+        new Column(
+            14, new StepKeysSheet(keys, changed).content(), photos(window, folder, watched)));
   }
 
   private static Node photos(Desk window, String folder, Consumer<String> watched) {
@@ -82,7 +84,7 @@ final class StepKeysSheet {
     show.accept(folder);
     HBox row = new Strip(10, choose, stop, where);
     row.setAlignment(Pos.CENTER_LEFT);
-    return new VBox(
+    return new Column(
         6,
         Labels.line("Photos from a folder", "strong"),
         Labels.line(
@@ -92,7 +94,7 @@ final class StepKeysSheet {
   }
 
   private Node content() {
-    VBox rows = new VBox(8);
+    VBox rows = new Column(8);
     rows.setId("bench-keys");
     rows.getChildren()
         .add(

@@ -18,6 +18,7 @@ import dev.ambershim.desktop.stage.steps.EntryLine.Question;
 import dev.ambershim.desktop.stage.steps.StepKeys.Action;
 import dev.ambershim.desktop.stage.steps.StepsModel.Shown;
 import dev.ambershim.desktop.widget.Camera;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
@@ -75,12 +76,12 @@ public final class StepsView implements StepsScreen {
   private final Label state = Labels.line("", "bench-state");
   private final Label next = Labels.line("", "bench-quiet");
   private final Label keyLine = Labels.line("", "bench-keys");
-  private final VBox why = new VBox();
+  private final VBox why = new Column();
   private final PictureView sketch = new PictureView();
   private final Label sectionHead = Labels.line("", "bench-quiet");
   private final PictureView section = new PictureView();
   private final Thumbnails photos;
-  private final VBox side = new VBox(14);
+  private final VBox side = new Column(14);
   private final EntryLine entry = new EntryLine(root::requestFocus);
   private final RescuePane rescue;
   private StepKeys keys = StepKeys.USUAL;
@@ -112,9 +113,9 @@ public final class StepsView implements StepsScreen {
     side.maxWidthProperty().bind(side.prefWidthProperty());
     HBox head = new Strip(place, Labels.spring(), end);
     why.getStyleClass().add("bench-why");
-    VBox step = new VBox(title, action, caution, check);
+    VBox step = new Column(title, action, caution, check);
     step.getStyleClass().add("bench-words");
-    VBox words = new VBox(rescue, step, state, entry, why);
+    VBox words = new Column(rescue, step, state, entry, why);
     model
         .rescue()
         .shownProperty()
@@ -139,7 +140,7 @@ public final class StepsView implements StepsScreen {
     middle.setAlignment(Pos.TOP_LEFT);
     HBox.setHgrow(scroll, Priority.ALWAYS);
     TimerChips timers = new TimerChips(shell.workbench().timers(), "bench-timer");
-    VBox foot = new VBox(6, timers, next, keyLine);
+    VBox foot = new Column(6, timers, next, keyLine);
     root.setTop(head);
     root.setCenter(middle);
     root.setBottom(foot);

@@ -2,6 +2,7 @@ package dev.ambershim.desktop.stage.weigh;
 
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
@@ -11,10 +12,9 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 
 /** The words about a job: its title, what chip and cooler are called, and notes. */
-final class JobWords extends VBox {
+final class JobWords extends Column {
   private final JobModel model;
   private final TextField title = new TextField();
   private final TextField chip = new TextField();

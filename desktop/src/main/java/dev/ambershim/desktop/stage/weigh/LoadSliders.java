@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.stage.weigh.WhatIf;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import java.util.function.DoubleFunction;
 import javafx.geometry.Pos;
@@ -64,7 +65,7 @@ final class LoadSliders extends HBox {
     model.shownProperty().addListener((o, was, is) -> write.run());
     write.run();
     slider.setAccessibleText(name);
-    VBox box = new VBox(0, value, slider);
+    VBox box = new Column(0, value, slider);
     HBox.setHgrow(box, Priority.ALWAYS);
     return box;
   }

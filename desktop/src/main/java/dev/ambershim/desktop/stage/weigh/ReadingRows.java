@@ -6,6 +6,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
@@ -18,9 +19,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** The readings that the forecast rests on, and a row to add one by hand. */
-final class ReadingRows extends VBox {
+final class ReadingRows extends Column {
   private final JobModel shell;
-  private final VBox rows = new VBox(4);
+  private final VBox rows = new Column(4);
   private final TextField watts = box("reading-watts", "W");
   private final TextField core = box("reading-core", "cores");
   private final TextField room = box("reading-room", "room");

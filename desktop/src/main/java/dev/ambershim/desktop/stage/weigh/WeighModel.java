@@ -78,6 +78,8 @@ public final class WeighModel {
   private boolean following = true;
 
   private boolean own;
+  private Asked asked;
+  private Weighing answered;
 
   /** A model over the shell's job. */
   public WeighModel(JobModel shell) {
@@ -182,7 +184,7 @@ public final class WeighModel {
         suspecting(assessment, WeighQuestion.of(assessment, shell.ownRecord(), Solved.HELPERS));
     Map<Situation, Response> solved =
         Solved.SHARED.of(Weighing.situations(question, notation), watch);
-    Weighing weighing = Weighing.of(question, load, solved, notation, Solved.HELPERS);
+    Weighing weighing = weighing(new Asked(question, load, solved, notation));
     return detailed(weighing, picked(weighing, kind), watch);
   }
 
@@ -250,7 +252,8 @@ public final class WeighModel {
     two.add(weighing.question().now());
     two.add(option.option().situation());
     return option.option().possible()
-        ? new CurveCheck(weighing, Solved.SHARED.of(two, watch), notation, watch).of(option)
+        ? new CurveCheck(weighing, Solved.SHARED.of(two, watch), notation, watch, Solved.HELPERS)
+            .of(option)
         : option;
   }
 
@@ -259,7 +262,7 @@ public final class WeighModel {
     return option.option().possible() ? Optional.of(look.then(option.option())) : Optional.empty();
   }
 
-  /** A weighing from what was solved for other figures; null if all is solved, or too far away. */
+  /** A weighing from what was solved, for these figures or near them; null if too far away. */
   private Shown first(
       Assessment assessment,
       WhatIf load,
@@ -270,15 +273,29 @@ public final class WeighModel {
     Question known = before.weighing().question();
     Question question =
         suspecting(assessment, WeighQuestion.of(assessment, known.record(), known.times()));
-    Set<Situation> wanted = Weighing.situations(question, notation);
-    if (Solved.SHARED.holds(wanted)) {
-      return null;
-    }
     return Solved.SHARED
-        .near(wanted)
-        .map(solved -> Weighing.of(question, load, solved, notation, Solved.HELPERS))
+        .near(Weighing.situations(question, notation))
+        .map(solved -> weighing(new Asked(question, load, solved, notation)))
         .map(w -> withPictures(w, picked(w, kind), before))
         .orElse(null);
+  }
+
+  /**
+   * What a weighing hangs on.
+   *
+   * @param solved responses of all its situations
+   */
+  private record Asked(
+      Question question, WhatIf load, Map<Situation, Response> solved, Notation notation) {}
+
+  /** Only ever on the line of reckoning: where the first answer is all of it, it stays. */
+  private Weighing weighing(Asked now) {
+    if (!now.equals(asked)) {
+      answered =
+          Weighing.of(now.question(), now.load(), now.solved(), now.notation(), Solved.HELPERS);
+      asked = now;
+    }
+    return answered;
   }
 
   /** Pictures of another option would be taken for this one's. */

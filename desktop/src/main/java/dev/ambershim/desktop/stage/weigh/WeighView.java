@@ -14,8 +14,10 @@ import dev.ambershim.core.stage.weigh.OptionWords;
 import dev.ambershim.core.stage.weigh.OptionsPicture;
 import dev.ambershim.core.stage.weigh.PricePicture;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.stage.weigh.WeighModel.Shown;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
@@ -87,12 +89,14 @@ public final class WeighView implements StageView {
                 Part.of("picked", detail),
                 Part.of("readings", known)));
     node =
-        new VBox(advice, again, new WishBar(shell), choices, frontier, shape, detail, known, words);
+        new Column(
+            advice, again, new WishBar(shell), choices, frontier, shape, detail, known, words);
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> refresh());
     model.checkedProperty().addListener((o, was, is) -> showPicked());
     shell.themeProperty().addListener((o, was, is) -> refresh());
-    shell.jobProperty().addListener((o, was, is) -> words());
+    WhenSeen figures = new WhenSeen(shell, Stage.WEIGH, this::words);
+    shell.jobProperty().addListener((o, was, is) -> figures.changed());
     words();
     refresh();
   }
@@ -105,7 +109,7 @@ public final class WeighView implements StageView {
   }
 
   private static VBox panel(Node... children) {
-    VBox box = new VBox(children);
+    VBox box = new Column(children);
     box.getStyleClass().add("panel");
     return box;
   }

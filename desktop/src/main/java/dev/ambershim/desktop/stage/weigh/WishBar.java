@@ -5,7 +5,9 @@ import dev.ambershim.core.job.Figures;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.job.TermFigures;
 import dev.ambershim.core.plan.Wish;
+import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PickBar;
@@ -34,7 +36,8 @@ final class WishBar extends FlowPane {
             w -> shell.edit("what you want", job -> job.withTerms(job.terms().withWish(w))));
     wishes.setPrefWrapLength(WIDTH);
     getChildren().addAll(Labels.line("You want"), wishes);
-    shell.jobProperty().addListener((o, was, is) -> refresh());
+    WhenSeen wish = new WhenSeen(shell, Stage.WEIGH, this::refresh);
+    shell.jobProperty().addListener((o, was, is) -> wish.changed());
     refresh();
   }
 
