@@ -211,6 +211,16 @@ class SeriesTest extends DesktopTest {
     press(KeyCode.CONTROL, KeyCode.Z);
     worked();
     assertThat(node("series-begin").isVisible()).isTrue();
+    // Nothing is left to take back, and no job behind it is meant.
+    assertThat(node("undo").isDisabled()).isTrue();
+    press(KeyCode.CONTROL, KeyCode.Z);
+    worked();
+    assertThat(model.messageProperty().get().text())
+        .isEqualTo("There is nothing to undo in your series.");
+    assertThat(node("redo").isDisabled()).isFalse();
+    onFx(() -> ((Button) node("redo")).fire());
+    worked();
+    assertThat(node("undo").isDisabled()).isFalse();
   }
 
   @Test

@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.runs.judging.RunAnalyser;
 import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.judging.StepResponse;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import java.util.Collection;
@@ -21,6 +22,8 @@ import java.util.stream.Collectors;
  * for several threads, so that many runs can be judged side by side.
  */
 public final class JudgedRuns {
+  private static final int STEP_SAMPLES = 20_000;
+
   private final Map<Key, RunResult> known = new ConcurrentHashMap<>();
 
   private final AtomicInteger count = new AtomicInteger();
@@ -73,14 +76,24 @@ public final class JudgedRuns {
     known.clear();
   }
 
+  /** Told by some hundred samples; a run whose step was not foreseen is a run none the less. */
+  private static Optional<StepResponse> step(RunLog log, OptionalDouble room) {
+    try {
+      return RunAnalyser.step(log.thinned(STEP_SAMPLES), room);
+    } catch (RuntimeException fault) {
+      return Optional.empty();
+    }
+  }
+
   private static RunResult result(RunEntry entry, RunLog read, Set<String> without) {
     RunLog log = read.withRoles(entry.roles());
     try {
       log = log.believed();
       RunAnalysis analysis = RunAnalyser.analyse(log, entry.typedRoom(), without);
-      return new RunResult(0, entry, log, Optional.of(analysis), Optional.empty());
+      return new RunResult(
+          0, entry, log, Optional.of(analysis), Optional.empty(), step(log, entry.typedRoom()));
     } catch (Problem problem) {
-      return new RunResult(0, entry, log, Optional.empty(), Optional.of(problem));
+      return new RunResult(0, entry, log, Optional.empty(), Optional.of(problem), Optional.empty());
     } catch (RuntimeException fault) {
       // One run must not take the others with it.
       Problem problem =
@@ -90,7 +103,7 @@ public final class JudgedRuns {
               "This run cannot be judged: something in it was not foreseen.",
               "Look at its columns, or take the run out; the other runs count.",
               fault);
-      return new RunResult(0, entry, log, Optional.empty(), Optional.of(problem));
+      return new RunResult(0, entry, log, Optional.empty(), Optional.of(problem), Optional.empty());
     }
   }
 }

@@ -1,7 +1,6 @@
 package dev.ambershim.core.job;
 
 import dev.ambershim.core.base.Problem;
-import dev.ambershim.core.runs.judging.RunAnalyser;
 import dev.ambershim.core.runs.judging.RunAnalysis;
 import dev.ambershim.core.runs.judging.StepResponse;
 import dev.ambershim.core.runs.reading.Role;
@@ -19,16 +18,18 @@ import java.util.stream.IntStream;
  * @param log the log with the person's roles, without readings that cannot be
  * @param analysis its settled figures, or empty if there was a problem
  * @param problem why it could not be worked out
+ * @param step how the temperature followed the load, where the log shows it
  */
 public record RunResult(
     int index,
     RunEntry entry,
     RunLog log,
     Optional<RunAnalysis> analysis,
-    Optional<Problem> problem) {
+    Optional<Problem> problem,
+    Optional<StepResponse> step) {
   /** The same figures for another place among the runs. */
   RunResult as(int place, RunEntry other) {
-    return new RunResult(place, other, log, analysis, problem);
+    return new RunResult(place, other, log, analysis, problem, step);
   }
 
   /**
@@ -52,13 +53,5 @@ public record RunResult(
   /** Whether its log has one of these cores. */
   public boolean hasCore(Set<String> names) {
     return log.with(Role.CORE).stream().anyMatch(c -> names.contains(c.name()));
-  }
-
-  /**
-   * How the temperature followed the load, where the log shows it. Worked out when it is asked for,
-   * which takes longer than all else here and is asked by few.
-   */
-  public Optional<StepResponse> step() {
-    return analysis.isPresent() ? RunAnalyser.step(log, entry.typedRoom()) : Optional.empty();
   }
 }

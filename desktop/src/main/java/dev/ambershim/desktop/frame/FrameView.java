@@ -228,6 +228,10 @@ public final class FrameView extends StackPane implements Desk {
     return model;
   }
 
+  Inquiries inquiries() {
+    return inquiries;
+  }
+
   private void showStage() {
     // The answer comes first, wherever the last stage was left.
     middle.setVvalue(0);

@@ -5,6 +5,8 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 
 /** What takes a stage's place for a while: one at a time, each made when it is first asked for. */
 final class Inquiries {
@@ -18,7 +20,7 @@ final class Inquiries {
 
   private final Supplier<Map<Asked, Supplier<Inquiry>>> makers;
   private final Map<Asked, Inquiry> made = new EnumMap<>(Asked.class);
-  private Inquiry shown;
+  private final ReadOnlyObjectWrapper<Inquiry> shown = new ReadOnlyObjectWrapper<>();
 
   Inquiries(Supplier<Map<Asked, Supplier<Inquiry>>> makers) {
     this.makers = makers;
@@ -26,18 +28,23 @@ final class Inquiries {
 
   /** Whether this one is on screen. */
   boolean shows(Asked asked) {
-    return shown != null && shown().equals(Optional.ofNullable(made.get(asked)));
+    return shown.get() != null && shown().equals(Optional.ofNullable(made.get(asked)));
   }
 
   /** What is on screen in a stage's place. */
   Optional<Inquiry> shown() {
-    return Optional.ofNullable(shown);
+    return Optional.ofNullable(shown.get());
+  }
+
+  /** The same, watched; null for none. */
+  ReadOnlyObjectProperty<Inquiry> shownProperty() {
+    return shown.getReadOnlyProperty();
   }
 
   /** The handbook's page on what is on screen. */
   Optional<String> page() {
     return made.entrySet().stream()
-        .filter(e -> e.getValue().equals(shown))
+        .filter(e -> e.getValue().equals(shown.get()))
         .map(
             e ->
                 switch (e.getKey()) {
@@ -51,16 +58,17 @@ final class Inquiries {
 
   /** Begins one; whatever was on screen must have ended. */
   Inquiry begin(Asked asked) {
-    shown = made.computeIfAbsent(asked, a -> makers.get().get(a).get());
-    shown.open(true);
-    return shown;
+    Inquiry begun = made.computeIfAbsent(asked, a -> makers.get().get(a).get());
+    begun.open(true);
+    shown.set(begun);
+    return begun;
   }
 
   /** Ends what is on screen, if anything is. */
   void end() {
-    if (shown != null) {
-      shown.open(false);
-      shown = null;
+    if (shown.get() != null) {
+      shown.get().open(false);
+      shown.set(null);
     }
   }
 }

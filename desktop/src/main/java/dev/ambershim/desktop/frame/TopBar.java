@@ -3,6 +3,8 @@ package dev.ambershim.desktop.frame;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableBooleanValue;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -79,9 +81,28 @@ final class TopBar extends HBox {
         () -> {
           var stored = model.storedProperty().get();
           String what = stored == null ? "" : (back ? stored.undo() : stored.redo()).orElse("");
-          button.setDisable(what.isEmpty() || model.readOnly());
+          boolean can =
+              view.inquiries()
+                  .shown()
+                  .flatMap(i -> i.undoable(back))
+                  .map(ObservableBooleanValue::get)
+                  .orElse(!what.isEmpty());
+          button.setDisable(!can || model.readOnly());
           button.setAccessibleHelp(what);
         };
+    ChangeListener<Boolean> own = (o, was, is) -> follow.run();
+    view.inquiries()
+        .shownProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was != null) {
+                was.undoable(back).ifPresent(v -> v.removeListener(own));
+              }
+              if (is != null) {
+                is.undoable(back).ifPresent(v -> v.addListener(own));
+              }
+              follow.run();
+            });
     model.storedProperty().addListener((o, was, is) -> follow.run());
     follow.run();
     return button;

@@ -21,12 +21,6 @@ public final class CorePanel extends Column {
   private final PictureView picture = new PictureView();
   private final VBox words = new Column(3);
 
-  /** What was told last, of which runs. */
-  private List<String> told = List.of();
-
-  private List<RunResult> toldOf = List.of();
-  private Notation toldIn;
-
   /** An empty panel; its picture gets the id that tests find it by. */
   public CorePanel(JobModel model, String id) {
     this.model = model;
@@ -82,9 +76,7 @@ public final class CorePanel extends Column {
     for (HotSpots.Hint hint : maps.hints()) {
       words.getChildren().add(Labels.line("Hint: " + hint.sentence() + " " + hint.test()));
     }
-    VBox steps = new Column(3);
-    words.getChildren().add(steps);
-    tell(steps, runs, n);
+    told(runs, n).forEach(t -> words.getChildren().add(Labels.line(t, "hint")));
     words
         .getChildren()
         .add(
@@ -92,38 +84,12 @@ public final class CorePanel extends Column {
                 "Where each core lies is taken by the usual rows; your chip may differ.", "hint"));
   }
 
-  /** Says how the rise of each run parts, at once where these runs were told before. */
-  private void tell(VBox steps, List<RunResult> runs, Notation n) {
-    if (n.equals(toldIn) && RunResult.same(toldOf, runs)) {
-      told.forEach(t -> steps.getChildren().add(Labels.line(t, "hint")));
-      return;
-    }
-    model
-        .reckoning()
-        .submit(
-            "",
-            progress -> told(runs, n),
-            now -> {
-              told = now;
-              toldOf = runs;
-              toldIn = n;
-              now.forEach(t -> steps.getChildren().add(Labels.line(t, "hint")));
-            });
-  }
-
-  /** How each run's rise parts into quick and slow; takes a moment. */
+  /** How each run's rise parts into quick and slow. */
   private static List<String> told(List<RunResult> runs, Notation n) {
     List<String> told = new ArrayList<>();
     for (RunResult run : runs) {
-      run.step()
-          .ifPresent(
-              step ->
-                  told.add(
-                      run.entry().side().words()
-                          + ", "
-                          + run.entry().fileName()
-                          + ": "
-                          + step.sentence(n)));
+      String which = run.entry().side().words() + ", " + run.entry().fileName() + ": ";
+      run.step().ifPresent(step -> told.add(which + step.sentence(n)));
     }
     return told;
   }

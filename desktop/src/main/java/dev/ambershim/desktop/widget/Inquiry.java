@@ -1,5 +1,8 @@
 package dev.ambershim.desktop.widget;
 
+import java.util.Optional;
+import javafx.beans.value.ObservableBooleanValue;
+
 /** A view that takes a stage's place for a question that several stages ask. */
 public interface Inquiry extends StageView {
   /** Begins to look for an answer, or ends it. */
@@ -18,5 +21,14 @@ public interface Inquiry extends StageView {
    */
   default boolean undo(boolean back) {
     return false;
+  }
+
+  /**
+   * Whether there is something of its own to take back, or to do again.
+   *
+   * @return empty if the open job's edits are meant
+   */
+  default Optional<ObservableBooleanValue> undoable(boolean back) {
+    return Optional.empty();
   }
 }

@@ -19,6 +19,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
@@ -118,7 +119,15 @@ public final class DiagnoseJson {
         optional(node, "coolantCelsius", where),
         optional(node, "lidCelsius", where),
         byName(node, "wattsByCore", where),
-        byName(node, "coreCelsius", where));
+        byName(node, "coreCelsius", where),
+        slow(optional(node, "slowKelvinPerWatt", where)));
+  }
+
+  /** The slow part of a rise, as exact as it is told. */
+  private static Optional<CaseReading.Slow> slow(OptionalDouble kelvinPerWatt) {
+    return kelvinPerWatt.isPresent()
+        ? Optional.of(new CaseReading.Slow(kelvinPerWatt.getAsDouble(), 0))
+        : Optional.empty();
   }
 
   /** Figures by name; what is null is not known. */

@@ -37,6 +37,9 @@ import org.junit.jupiter.api.io.TempDir;
 class ConductionRigTest {
   private static final StartingPoint POINT = StartingPoint.DESKTOP_ONE_DIE_PASTE;
 
+  /** The coolant over the room: fins, and half of what it warms on its way round, K/W. */
+  private static final double LOOP = 0.45 * 0.11 + 0.007 / 2;
+
   @TempDir Path folder;
 
   private static RigSetup setup() {
@@ -100,8 +103,7 @@ class ConductionRigTest {
     double coolant = f[9];
     double room = f[10];
     double watts = f[11];
-    double air = 0.45 * 0.11;
-    assertThat(coolant - room).isCloseTo(watts * (air + 0.007 / 2), within(0.25));
+    assertThat(coolant - room).isCloseTo(watts * LOOP, within(0.25));
   }
 
   @Test
@@ -133,6 +135,8 @@ class ConductionRigTest {
     Told healthy = conducted(setup());
     assertThat(healthy.run().unfit()).isEmpty();
     assertThat(healthy.hints()).isEmpty();
+    // The slow part is what the coolant stands over the room, of which the causes make use.
+    assertThat(healthy.step().slowKelvinPerWatt()).isCloseTo(LOOP, within(0.15 * LOOP));
 
     Told dry = conducted(setup().with(Fault.DRY_PASTE, 0.5));
     assertThat(dry.step().quickInterval().low())

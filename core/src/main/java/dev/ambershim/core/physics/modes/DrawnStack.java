@@ -250,18 +250,14 @@ public final class DrawnStack {
       matrix[i] = answers[i].clone();
       matrix[i][i] += resistance[i];
     }
-    DecompositionSolver solver =
-        new CholeskyDecomposition(new Array2DRowRealMatrix(matrix, false), 1e-6, 0).getSolver();
-    RealMatrix right = new Array2DRowRealMatrix(n, sources + levels);
-    for (int i = 0; i < n; i++) {
-      for (int s = 0; s < sources; s++) {
-        right.setEntry(i, s, driving[s][i]);
-      }
-      for (int l = 0; l < levels; l++) {
-        right.setEntry(i, sources + l, conditions[l][i]);
-      }
+    Cholesky root = new Cholesky(matrix);
+    double[][] solved = new double[sources + levels][];
+    for (int s = 0; s < sources; s++) {
+      solved[s] = root.solve(driving[s]);
     }
-    double[][] solved = solver.solve(right).transpose().getData();
+    for (int l = 0; l < levels; l++) {
+      solved[sources + l] = root.solve(conditions[l]);
+    }
     double[][] through = new double[sources][];
     double[][] response = new double[sources][sources];
     double[][] levelOf = new double[levels][sources];

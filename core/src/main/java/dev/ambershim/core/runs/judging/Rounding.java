@@ -12,6 +12,12 @@ import java.util.stream.IntStream;
 final class Rounding {
   private static final int MOST = 4096;
 
+  /** So many readings tell a log of many digits from one in steps. */
+  private static final int FEW = 128;
+
+  /** Of the scatter: less than this changes no digit. */
+  private static final double NOTHING = 1e-9;
+
   private Rounding() {}
 
   /**
@@ -32,11 +38,27 @@ final class Rounding {
       return 0;
     }
     double deviation = BatchMeans.standardDeviation(present);
-    Arrays.sort(present);
-    double step = step(present, values);
+    // All readings have steps no wider than some of them, and finer steps leave less open.
+    double atMost = of(least(sorted(present, FEW)), deviation);
+    if (atMost < NOTHING * deviation) {
+      return atMost;
+    }
+    return of(step(sorted(present, present.length), values), deviation);
+  }
+
+  private static double of(double step, double deviation) {
+    if (step == Double.POSITIVE_INFINITY) {
+      return step;
+    }
     // What noise there is beneath the steps, as the steps themselves scatter by q²/12.
     double noise = Math.max(0, deviation * deviation - step * step / 12);
     return step / Math.sqrt(12) * Math.exp(-2 * Math.PI * Math.PI * noise / (step * step + 1e-300));
+  }
+
+  private static double[] sorted(double[] values, int count) {
+    double[] some = Arrays.copyOf(values, Math.min(count, values.length));
+    Arrays.sort(some);
+    return some;
   }
 
   /** How far a whole log may be shifted by its steps: they may be cut off as well as rounded. */

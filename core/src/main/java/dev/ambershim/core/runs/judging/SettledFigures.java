@@ -7,7 +7,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
+import java.util.stream.IntStream;
 
 /** Mean and standard error of each figure over a run's settled samples. */
 final class SettledFigures {
@@ -18,8 +18,12 @@ final class SettledFigures {
   private final List<Double> each;
   private final double[] chip;
   private final double[] power;
-  private final double[] room;
   private final StillWarming left;
+
+  /** What the steps of each core's sensor leave open of its mean, K. */
+  private final double[] rounding;
+
+  private final double airRounding;
   private final double[] seconds;
 
   /**
@@ -53,12 +57,13 @@ final class SettledFigures {
     this.each = each;
     this.chip = chip;
     this.power = power;
-    this.room = room;
     this.left = left;
     air = new double[mean.length];
     for (int i = 0; i < air.length; i++) {
       air[i] = mean[i] - rise[i];
     }
+    rounding = cores.stream().mapToDouble(c -> Rounding.of(c.values(), used)).toArray();
+    airRounding = room == null ? 0 : Rounding.of(room, used);
   }
 
   /**
@@ -68,24 +73,23 @@ final class SettledFigures {
    */
   Map<Figure, BatchMeans> figures(double factor) {
     Map<Figure, BatchMeans> result = new EnumMap<>(Figure.class);
-    double air = room == null ? 0 : Rounding.of(room, used);
     double squares = 0;
-    for (Channel core : cores) {
-      squares += Math.pow(Rounding.of(core.values(), used) / cores.size(), 2);
+    for (double one : rounding) {
+      squares += Math.pow(one / cores.size(), 2);
     }
-    double ofMean = Math.sqrt(squares + air * air);
+    double ofMean = Math.sqrt(squares + airRounding * airRounding);
     put(result, Figure.RISE, rise, new double[rise.length], ofMean);
-    Channel hot = cores.get(extreme(1));
-    put(result, Figure.HOTTEST, hot.values(), this.air, ofCore(hot, air));
+    int hot = extreme(1);
+    put(result, Figure.HOTTEST, cores.get(hot).values(), air, ofCore(hot, airRounding));
     if (cores.size() > 1) {
-      Channel cool = cores.get(extreme(-1));
-      BatchMeans spread = of(hot.values(), cool.values());
+      int cool = extreme(-1);
+      BatchMeans spread = of(cores.get(hot).values(), cores.get(cool).values());
       if (spread != null) {
-        result.put(Figure.SPREAD, spread.wider(ofCore(hot, Rounding.of(cool.values(), used))));
+        result.put(Figure.SPREAD, spread.wider(ofCore(hot, rounding[cool])));
       }
     }
     if (chip != null) {
-      put(result, Figure.PACKAGE, chip, this.air, Math.hypot(Rounding.of(chip, used), air));
+      put(result, Figure.PACKAGE, chip, air, Math.hypot(Rounding.of(chip, used), airRounding));
     }
     if (factor != 1) {
       result.replaceAll((figure, value) -> value.times(factor));
@@ -97,17 +101,20 @@ final class SettledFigures {
     return result;
   }
 
-  private double ofCore(Channel core, double other) {
-    return Math.hypot(Rounding.of(core.values(), used), other);
+  private double ofCore(int core, double other) {
+    return Math.hypot(rounding[core], other);
   }
 
   /** The same for each core. */
   List<BatchMeans> eachCore(double factor) {
-    double air = room == null ? 0 : Rounding.of(room, used);
-    Stream<Channel> all = cores.stream();
+    IntStream all = IntStream.range(0, cores.size());
     return (used.length > RunAnalyser.LONG ? all.parallel() : all)
-        .map(core -> warmed(core.values(), this.air).wider(ofCore(core, air)).times(factor))
+        .mapToObj(c -> each(c).times(factor))
         .collect(Collectors.toCollection(ArrayList::new));
+  }
+
+  private BatchMeans each(int core) {
+    return warmed(cores.get(core).values(), air).wider(ofCore(core, airRounding));
   }
 
   /** A difference with what is left to warm. */

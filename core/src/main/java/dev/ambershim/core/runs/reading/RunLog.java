@@ -1,5 +1,6 @@
 package dev.ambershim.core.runs.reading;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,6 +35,32 @@ public record RunLog(
   /** The same log with gaps in place of readings that cannot be. */
   public RunLog believed() {
     return disbelieved.isPresent() ? this : Credible.of(this);
+  }
+
+  /**
+   * Every so many samples of a log whose readings are believed already, for what needs no more.
+   *
+   * @param most about how many are left; a shorter log stays as it is
+   */
+  public RunLog thinned(int most) {
+    int stride = seconds.length / most;
+    if (stride < 2) {
+      return this;
+    }
+    List<Channel> thin =
+        channels.stream()
+            .map(
+                c ->
+                    new Channel(
+                        c.name(), c.unit(), c.role(), c.confidence(), every(c.values(), stride)))
+            .toList();
+    return new RunLog(fileName, every(seconds, stride), thin, notes, Optional.of(List.of()));
+  }
+
+  private static double[] every(double[] values, int stride) {
+    double[] some = new double[(values.length + stride - 1) / stride];
+    Arrays.setAll(some, i -> values[i * stride]);
+    return some;
   }
 
   /** The channels of a role, in the file's order. */

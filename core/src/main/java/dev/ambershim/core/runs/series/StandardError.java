@@ -2,6 +2,8 @@ package dev.ambershim.core.runs.series;
 
 import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
+import org.hipparchus.analysis.interpolation.SplineInterpolator;
+import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
 import org.hipparchus.analysis.solvers.UnivariateSolverUtils;
 import org.hipparchus.distribution.continuous.NormalDistribution;
@@ -23,6 +25,11 @@ final class StandardError {
   private static final double KNOWN = 5000;
 
   private static final double MOST = 2000;
+
+  /** Places of a table, and how far they lie apart, in standard errors. */
+  private static final int PLACES = 161;
+
+  private static final double APART = 0.1;
 
   private StandardError() {}
 
@@ -60,12 +67,32 @@ final class StandardError {
         .integrate(z -> NORMAL.density(z) * function.applyAsDouble(z));
   }
 
-  /** The figure that is not passed with a chance. */
-  static double quantile(double chance, DoubleUnaryOperator cumulative) {
-    double[] ends =
-        UnivariateSolverUtils.bracket(
-            q -> cumulative.applyAsDouble(q) - chance, 3, 0, MOST, 1, 1.3, 60);
+  /**
+   * The figure that is not passed with a chance.
+   *
+   * @param freedom of the standard error, above 0
+   * @param known the chance where the standard error is known
+   */
+  static double quantile(double chance, double freedom, DoubleUnaryOperator known) {
+    DoubleUnaryOperator quick = tabled(known);
+    DoubleUnaryOperator off = q -> cumulative(q, freedom, quick) - chance;
+    double[] ends = UnivariateSolverUtils.bracket(off::applyAsDouble, 3, 0, MOST, 1, 1.3, 60);
     return new BracketingNthOrderBrentSolver(1e-6, 1e-8, 5)
-        .solve(200, q -> cumulative.applyAsDouble(q) - chance, ends[0], ends[1]);
+        .solve(200, off::applyAsDouble, ends[0], ends[1]);
+  }
+
+  /**
+   * A smooth function through places a tenth apart (cubic splines): on its way a quantile asks for
+   * some ten thousand, each of which is an integral.
+   */
+  private static DoubleUnaryOperator tabled(DoubleUnaryOperator known) {
+    double[] x = new double[PLACES];
+    double[] y = new double[PLACES];
+    for (int i = 0; i < PLACES; i++) {
+      x[i] = i * APART;
+      y[i] = known.applyAsDouble(x[i]);
+    }
+    PolynomialSplineFunction through = new SplineInterpolator().interpolate(x, y);
+    return q -> through.isValidPoint(q) ? through.value(q) : known.applyAsDouble(q);
   }
 }

@@ -30,6 +30,6 @@ record StudentizedRange(int count, double freedom) {
 
   /** The range that is not passed with a chance. */
   double quantile(double chance) {
-    return StandardError.quantile(chance, this::cumulative);
+    return StandardError.quantile(chance, freedom, this::ofNormal);
   }
 }

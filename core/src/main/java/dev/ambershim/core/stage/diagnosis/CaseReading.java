@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.diagnosis;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -16,6 +17,7 @@ import java.util.OptionalDouble;
  * @param watts of the heats by their names; what is not named draws nothing, and an empty map
  *     stands for full load
  * @param coreCelsius of the heats that have a sensor
+ * @param slow what of the rise came slowly when the load began
  */
 public record CaseReading(
     String name,
@@ -25,10 +27,56 @@ public record CaseReading(
     OptionalDouble coolantCelsius,
     OptionalDouble lidCelsius,
     Map<String, Double> watts,
-    Map<String, Double> coreCelsius) {
+    Map<String, Double> coreCelsius,
+    Optional<Slow> slow) {
+  /**
+   * The slow part of a rise: fins, or coolant and radiator, fill up over minutes, chip and joints
+   * within seconds.
+   *
+   * @param kelvinPerWatt by the step of power
+   * @param sigma its standard error, K/W
+   */
+  public record Slow(double kelvinPerWatt, double sigma) {}
+
   /** Copies its maps. */
   public CaseReading {
     watts = Map.copyOf(watts);
     coreCelsius = Map.copyOf(coreCelsius);
+  }
+
+  /** A reading whose beginning nobody saw. */
+  public CaseReading(
+      String name,
+      int mount,
+      double turnedDegrees,
+      OptionalDouble roomCelsius,
+      OptionalDouble coolantCelsius,
+      OptionalDouble lidCelsius,
+      Map<String, Double> watts,
+      Map<String, Double> coreCelsius) {
+    this(
+        name,
+        mount,
+        turnedDegrees,
+        roomCelsius,
+        coolantCelsius,
+        lidCelsius,
+        watts,
+        coreCelsius,
+        Optional.empty());
+  }
+
+  /** The same with the slow part of its rise. */
+  public CaseReading withSlow(Slow other) {
+    return new CaseReading(
+        name,
+        mount,
+        turnedDegrees,
+        roomCelsius,
+        coolantCelsius,
+        lidCelsius,
+        watts,
+        coreCelsius,
+        Optional.of(other));
   }
 }

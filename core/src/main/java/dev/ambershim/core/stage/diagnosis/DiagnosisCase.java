@@ -127,6 +127,14 @@ public record DiagnosisCase(
     r.roomCelsius().ifPresent(c -> celsius(where, "the room", c));
     r.coolantCelsius().ifPresent(c -> celsius(where, "the coolant", c));
     r.lidCelsius().ifPresent(c -> celsius(where, "the lid", c));
+    double slow = r.slow().map(CaseReading.Slow::kelvinPerWatt).orElse(0.0);
+    if (!(slow >= 0 && slow < 10)) {
+      throw problem(
+          "slow",
+          where,
+          "A slow part of " + slow + " K/W cannot be.",
+          "Give a figure from 0 to 10, or leave it out.");
+    }
     r.coreCelsius().forEach((core, c) -> celsius(where, named(core, names, where), c));
     r.watts().forEach((core, w) -> watts(where, named(core, names, where), w));
   }

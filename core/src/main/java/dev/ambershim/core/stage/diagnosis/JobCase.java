@@ -1,5 +1,6 @@
 package dev.ambershim.core.stage.diagnosis;
 
+import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.job.CauseEvidence.CoreReading;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.RunResult;
@@ -11,6 +12,7 @@ import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.runs.causes.Sign;
 import dev.ambershim.core.runs.judging.RunAnalysis;
+import dev.ambershim.core.runs.judging.StepResponse;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
@@ -41,6 +43,9 @@ public record JobCase(
     List<CaseReading> readings,
     Set<Sign> signs,
     InUse inUse) {
+  /** A smaller step of power tells no part of the rise from another. */
+  private static final double LEAST_STEP_WATTS = 20;
+
   /** Copies its lists. */
   public JobCase {
     readings = List.copyOf(readings);
@@ -126,7 +131,21 @@ public record JobCase(
             coolant,
             OptionalDouble.empty(),
             watts,
-            celsius));
+            celsius,
+            // A coolant that was read says the same, and better.
+            coolant.isPresent() ? Optional.empty() : run.step().flatMap(JobCase::slow)));
+  }
+
+  /** The slow part of a step, where the power rose enough to tell. */
+  private static Optional<CaseReading.Slow> slow(StepResponse step) {
+    if (!(step.powerStepWatts() >= LEAST_STEP_WATTS) || !(step.slowKelvin() > 0)) {
+      return Optional.empty();
+    }
+    double half = (step.slowInterval().high() - step.slowInterval().low()) / 2;
+    return Optional.of(
+        new CaseReading.Slow(
+            step.slowKelvinPerWatt(),
+            half / Interval.normalHalf(step.slowInterval().level()) / step.powerStepWatts()));
   }
 
   private static CaseReading reading(Job job, CoreReading r) {

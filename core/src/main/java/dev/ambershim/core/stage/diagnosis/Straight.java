@@ -1,5 +1,7 @@
 package dev.ambershim.core.stage.diagnosis;
 
+import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.modes.DrawnStack;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -17,6 +19,15 @@ final class Straight {
   private static final double LID_KELVIN = 1.5;
 
   private static final double LID_SHARE = 0.1;
+
+  /**
+   * How far the slow part of a rise is from what fins or loop stand over the room: a part of the
+   * plate fills slowly, too, and a load that ends early leaves some out. Common practice, and seen
+   * on the simulated rig.
+   */
+  private static final double SLOW_SHARE = 0.15;
+
+  private static final double SLOW_KELVIN = 1;
 
   /** Error of what is solved, as a share of the rise. */
   private static final double SOLVED = 0.002;
@@ -136,7 +147,43 @@ final class Straight {
     if (lid.isPresent() && r.lidCelsius().isPresent()) {
       rows.add(lid(r, reading, watts, lid.get(), sink));
     }
+    if (!coolant && r.slow().isPresent()) {
+      rows.add(slow(r.slow().get(), seen, watts));
+    }
     return rows;
+  }
+
+  /** What came slowly is what stands between coolant or plate and the room; the room drops out. */
+  private Row slow(CaseReading.Slow slow, Seen seen, double[] watts) {
+    double all = Arrays.stream(watts).sum();
+    double[] slopes = new double[layout.size()];
+    double expected;
+    if (throughLoop) {
+      double loop = given.loopKelvinPerWatt().orElse(USUAL_LOOP);
+      expected = loop * all;
+      lift(slopes, watts, loop, 1);
+      slopes[layout.air()] = 0;
+    } else {
+      StackLayer last = given.stack().layers().get(given.stack().layers().size() - 1);
+      Shape shape = seen.turned.shape();
+      double area = last.patches().stream().mapToDouble(Straight::squareMetres).sum();
+      expected = all / (given.stack().filmWattsPerSquareMetreKelvin() * area * shape.film());
+      slopes[layout.film()] = -expected;
+      if (shape.form() == Shape.Form.FILM) {
+        slopes[layout.shape(0)] = -expected;
+      }
+      for (int l = 0; l < watts.length; l++) {
+        slopes[layout.power(l)] = expected * watts[l] / all;
+      }
+      slopes[layout.allPower()] = expected;
+    }
+    double own = slow.sigma() * all;
+    double sigma = Math.hypot(Math.hypot(SLOW_KELVIN, SLOW_SHARE * expected), own);
+    return new Row(expected, slopes, slow.kelvinPerWatt() * all, sigma);
+  }
+
+  private static double squareMetres(Patch patch) {
+    return patch.widthMillimetres() * patch.depthMillimetres() * 1e-6;
   }
 
   private Row core(

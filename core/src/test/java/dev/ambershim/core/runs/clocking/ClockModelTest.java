@@ -117,7 +117,7 @@ class ClockModelTest {
               ROOM);
       double celsius =
           SteadySolver.plain()
-              .solve(stack, OptionalLong.of(20_000), 0.005)
+              .solve(stack, OptionalLong.empty(), 0.002)
               .sources()
               .get(0)
               .meanCelsius();

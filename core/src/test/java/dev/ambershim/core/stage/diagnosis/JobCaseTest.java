@@ -7,6 +7,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.CauseEvidence;
 import dev.ambershim.core.job.CauseEvidence.CoreReading;
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.build.CoreLayout;
@@ -15,18 +16,27 @@ import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.runs.causes.CauseKind;
 import dev.ambershim.core.runs.causes.CoreState;
 import dev.ambershim.core.runs.causes.Sign;
+import dev.ambershim.core.runs.reading.Channel;
+import dev.ambershim.core.runs.reading.LogReader;
+import dev.ambershim.core.runs.reading.ReadNotes;
+import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.prove.ProveAnswer;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.SplittableRandom;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A side of a job as a case, and what its stages make of the causes. */
 @Tag("slow")
@@ -49,6 +59,55 @@ class JobCaseTest {
 
   private static Assessment assessed(Job job) {
     return Assessment.of(job, Map.of(), Notation.METRIC);
+  }
+
+  /** A run from rest to 150 W: 20 K within seconds, and 18 K with a time constant of 90 s. */
+  private static RunLog fromRest(boolean coolant) {
+    int samples = 900;
+    double[] seconds = new double[samples];
+    double[] power = new double[samples];
+    double[] room = new double[samples];
+    double[] water = new double[samples];
+    double[][] cores = new double[8][samples];
+    SplittableRandom random = new SplittableRandom(4);
+    for (int i = 0; i < samples; i++) {
+      seconds[i] = i;
+      double loaded = i - 120;
+      power[i] = loaded < 0 ? 15 : 165;
+      room[i] = 22 + 0.05 * random.nextGaussian();
+      double slow = loaded < 0 ? 0 : 18 * (1 - Math.exp(-loaded / 90));
+      double quick = loaded < 0 ? 0 : 20 * (1 - Math.exp(-loaded / 4));
+      water[i] = 24 + slow;
+      for (double[] core : cores) {
+        core[i] = 28 + slow + quick + 0.3 * random.nextGaussian();
+      }
+    }
+    List<Channel> channels = new ArrayList<>();
+    for (int c = 0; c < cores.length; c++) {
+      channels.add(new Channel("core " + c, "°C", Role.CORE, 1, cores[c]));
+    }
+    channels.add(new Channel("power", "W", Role.POWER, 1, power));
+    channels.add(new Channel("room", "°C", Role.ROOM, 1, room));
+    if (coolant) {
+      channels.add(new Channel("water", "°C", Role.COOLANT, 1, water));
+    }
+    ReadNotes notes = LogReader.read("n.csv", NOTED.getBytes(StandardCharsets.UTF_8)).notes();
+    return new RunLog("from rest.csv", seconds, channels, notes);
+  }
+
+  private static final String NOTED = "time,core 0\n0,30\n1,30\n2,30\n";
+
+  @ParameterizedTest
+  @ValueSource(booleans = {false, true})
+  void howMuchCameSlowlyCountsWhereNoCoolantWasRead(boolean coolant) {
+    Job job = PLAIN.withRun(RunEntry.of(Side.BEFORE, "from rest.csv", "aa"));
+    Assessment assessed = Assessment.of(job, Map.of("aa", fromRest(coolant)), Notation.METRIC);
+    CaseReading reading = JobCase.of(assessed, Side.BEFORE).orElseThrow().readings().get(0);
+    assertThat(reading.coolantCelsius().isPresent()).isEqualTo(coolant);
+    assertThat(reading.slow().isPresent()).isNotEqualTo(coolant);
+    reading
+        .slow()
+        .ifPresent(s -> assertThat(s.kelvinPerWatt()).isCloseTo(18 / 150.0, within(0.003)));
   }
 
   @Test

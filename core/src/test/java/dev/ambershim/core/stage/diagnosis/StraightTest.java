@@ -110,6 +110,35 @@ class StraightTest {
   }
 
   @Test
+  void theSlowPartIsWhatTheCoolerStandsOverTheRoom() {
+    CaseReading whole = GIVEN.readings().get(0);
+    CaseReading roomOnly =
+        with(whole, whole.roomCelsius(), OptionalDouble.empty(), OptionalDouble.empty());
+    double watts = whole.watts().values().stream().mapToDouble(w -> w).sum();
+    double loop = GIVEN.loopKelvinPerWatt().getAsDouble();
+    CaseReading stepped = roomOnly.withSlow(new CaseReading.Slow(0.1, 0));
+    Layout layout = layout(List.of(1));
+
+    Straight.Row through = rows(stepped, Shape.NONE, true).get(4);
+    assertThat(through.expected()).isCloseTo(loop * watts, within(1e-9));
+    assertThat(through.read()).isCloseTo(0.1 * watts, within(1e-9));
+    assertThat(through.slopes()[layout.loop()]).isCloseTo(loop * watts, within(1e-9));
+    // A warm room is there before the load, too.
+    assertThat(through.slopes()[layout.air()]).isZero();
+
+    // Without a loop it is the film's: what the hottest layer's face stands over what cools it.
+    Shape half = new Shape(Shape.Form.FILM, -1, new double[] {Math.log(0.5)}, new double[] {1});
+    double film = rows(stepped, Shape.NONE, false).get(4).expected();
+    Straight.Row weak = rows(stepped, half, false).get(4);
+    assertThat(weak.expected()).isCloseTo(2 * film, within(1e-9));
+    assertThat(weak.slopes()[layout.shape(0)]).isCloseTo(-weak.expected(), within(1e-9));
+
+    // Where the coolant was read it adds nothing.
+    CaseReading both = whole.withSlow(new CaseReading.Slow(0.1, 0));
+    assertThat(rows(both, Shape.NONE, true)).hasSameSizeAs(rows(whole, Shape.NONE, true));
+  }
+
+  @Test
   void aLidIsReadAndWholeDegreesAreLessSure() {
     CaseReading whole = GIVEN.readings().get(0);
     CaseReading lid =

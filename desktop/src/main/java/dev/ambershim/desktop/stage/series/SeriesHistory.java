@@ -5,6 +5,8 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 
 /** What the series were like before each change, since the window opened. */
 final class SeriesHistory {
@@ -12,6 +14,8 @@ final class SeriesHistory {
 
   private final Deque<Moment> before = new ArrayDeque<>();
   private final Deque<Moment> after = new ArrayDeque<>();
+  private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper(false);
+  private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper(false);
 
   /**
    * All series at a moment.
@@ -28,6 +32,17 @@ final class SeriesHistory {
     if (before.size() > MOST) {
       before.removeLast();
     }
+    tell();
+  }
+
+  private void tell() {
+    undoable.set(!before.isEmpty());
+    redoable.set(!after.isEmpty());
+  }
+
+  /** Whether there is a change to go back, or forward. */
+  ReadOnlyBooleanProperty can(boolean back) {
+    return (back ? undoable : redoable).getReadOnlyProperty();
   }
 
   /**
@@ -42,6 +57,8 @@ final class SeriesHistory {
       return Optional.empty();
     }
     (back ? after : before).push(now);
-    return Optional.of(from.pop());
+    Moment there = from.pop();
+    tell();
+    return Optional.of(there);
   }
 }

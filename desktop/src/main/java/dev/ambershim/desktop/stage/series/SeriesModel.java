@@ -41,6 +41,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -274,20 +275,18 @@ final class SeriesModel {
     change(shown.get().withLast(m -> m.withSpoiled(why)));
   }
 
-  /**
-   * Takes back what was done last, or does it again.
-   *
-   * @return false if there is nothing
-   */
-  boolean undo(boolean back) {
+  /** Takes back what was done last, or does it again. */
+  void undo(boolean back) {
     Optional<SeriesHistory.Moment> there =
         history.travel(back, new SeriesHistory.Moment(all.get(), shown.get()));
-    there.ifPresent(
-        m -> {
-          keep(m.all(), m.shown());
-          shell.say(back ? "Undone." : "Done again.");
-        });
-    return there.isPresent();
+    there.ifPresent(m -> keep(m.all(), m.shown()));
+    String nothing = "There is nothing to " + (back ? "undo" : "redo") + " in your series.";
+    shell.say(there.isEmpty() ? nothing : back ? "Undone." : "Done again.");
+  }
+
+  /** Whether there is something to take back, or to do again. */
+  ReadOnlyBooleanProperty undoable(boolean back) {
+    return history.can(back);
   }
 
   /** Sets the series in time. */

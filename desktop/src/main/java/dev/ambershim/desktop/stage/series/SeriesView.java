@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.beans.value.ObservableBooleanValue;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -245,7 +246,13 @@ public final class SeriesView implements Inquiry {
 
   @Override
   public boolean undo(boolean back) {
-    return model.undo(back);
+    model.undo(back);
+    return true;
+  }
+
+  @Override
+  public Optional<ObservableBooleanValue> undoable(boolean back) {
+    return Optional.of(model.undoable(back));
   }
 
   @Override
