@@ -53,28 +53,33 @@ public final class Contours {
 
   private void mesh(int i, int j) {
     double sum = heights[i][j] + heights[i + 1][j] + heights[i][j + 1] + heights[i + 1][j + 1];
-    if (Double.isNaN(sum)) {
+    boolean first = above(i, j);
+    boolean right = above(i + 1, j);
+    boolean over = above(i, j + 1);
+    boolean across = above(i + 1, j + 1);
+    boolean none = first == right && first == over && first == across;
+    if (none || Double.isNaN(sum)) {
       return;
     }
-    List<Edge> crossed = new ArrayList<>();
+    List<Edge> crossed = new ArrayList<>(4);
     // Around the mesh: below, right, over, left.
-    if (above(i, j) != above(i + 1, j)) {
+    if (first != right) {
       crossed.add(new Edge(i, j, true));
     }
-    if (above(i + 1, j) != above(i + 1, j + 1)) {
+    if (right != across) {
       crossed.add(new Edge(i + 1, j, false));
     }
-    if (above(i, j + 1) != above(i + 1, j + 1)) {
+    if (over != across) {
       crossed.add(new Edge(i, j + 1, true));
     }
-    if (above(i, j) != above(i, j + 1)) {
+    if (first != over) {
       crossed.add(new Edge(i, j, false));
     }
     if (crossed.size() == 2) {
       join(crossed.get(0), crossed.get(1));
     } else if (crossed.size() == 4) {
       // A saddle: its middle says which corners lie together.
-      boolean withFirst = sum / 4 >= level == above(i, j);
+      boolean withFirst = sum / 4 >= level == first;
       join(crossed.get(0), crossed.get(withFirst ? 1 : 3));
       join(crossed.get(2), crossed.get(withFirst ? 3 : 1));
     }
