@@ -17,6 +17,9 @@ final class DriftModel {
   /** What is usual of mounts counts as so many checks. */
   private static final double MOUNTS_COUNT = 4;
 
+  /** What is usual of checks on one mount counts as so many; set by simulation. */
+  private static final double CHECKS_COUNT = 2;
+
   /** A check that stands apart must be this unlikely, over all checks. */
   private static final double OUTLYING = 0.01;
 
@@ -99,12 +102,14 @@ final class DriftModel {
   }
 
   /**
-   * The scale drawn towards the usual one where there are several mounts: mounts scatter as mounts
-   * do, however quiet the checks between them are.
+   * The scale drawn towards the usual one. Where there are several mounts it is drawn either way:
+   * mounts scatter as mounts do, however quiet the checks between them are. With one mount quiet
+   * checks are not wholly believed, as a check that stood apart may be gone from them; loud ones
+   * are.
    */
   private double steadied(double scale, int freedom) {
     return course.open().size() == course.levels()
-        ? scale
+        ? Math.max(scale, (freedom * scale + CHECKS_COUNT) / (freedom + CHECKS_COUNT))
         : (freedom * scale + MOUNTS_COUNT) / (freedom + MOUNTS_COUNT);
   }
 
