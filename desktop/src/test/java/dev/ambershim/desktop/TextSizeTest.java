@@ -95,6 +95,12 @@ class TextSizeTest extends DesktopTest {
     }
     assertThat(model.looks().textPercentProperty().get()).isEqualTo(200);
     everyPlace("200 %");
+    onFx(
+        () -> {
+          stage.setWidth(1024);
+          stage.setHeight(700);
+        });
+    everyPlace("200 % in the smallest window");
     assertThat(cut).isEmpty();
   }
 }

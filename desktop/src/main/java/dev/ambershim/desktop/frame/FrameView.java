@@ -174,11 +174,18 @@ public final class FrameView extends StackPane implements Desk {
         });
   }
 
-  /** Where text is large there is less room: all is laid out in that, and drawn larger. */
+  /**
+   * Where text is large there is less room: all is laid out in that, and drawn larger. A scene
+   * hands over one new side with the other as it is laid out, so the scene itself is asked.
+   */
   @Override
   public void resize(double width, double height) {
     double factor = zoom == null ? 1 : zoom.factor();
-    super.resize(width / factor, height / factor);
+    if (factor == 1 || getScene() == null) {
+      super.resize(width, height);
+    } else {
+      super.resize(getScene().getWidth() / factor, getScene().getHeight() / factor);
+    }
   }
 
   /** In a narrow window the columns beside give way to the middle; in a tight one they fold. */

@@ -23,6 +23,7 @@ public final class AnswerPane extends Column {
 
   private final VBox rest = new Column(4);
   private final ToggleButton more = new ToggleButton();
+  private final Label asked;
   private Working how;
   private Notation writing;
   private final ToggleButton show = new ToggleButton("How was this worked out?  Ctrl+W");
@@ -50,7 +51,8 @@ public final class AnswerPane extends Column {
                 fill();
               }
             });
-    getChildren().addAll(Labels.line(question, "question"), answer, reasons, rest, foot, working);
+    asked = Labels.line(question, "question");
+    getChildren().addAll(asked, answer, reasons, rest, foot, working);
   }
 
   /**
@@ -59,7 +61,8 @@ public final class AnswerPane extends Column {
    * @return the question and their buttons
    */
   public Parts parts(List<Parts.Part> parts) {
-    Parts made = new Parts(getChildren().remove(0), parts);
+    getChildren().remove(asked);
+    Parts made = new Parts(asked, parts);
     getChildren().add(0, made);
     return made;
   }

@@ -2,6 +2,7 @@ package dev.ambershim.desktop.widget;
 
 import java.util.List;
 import java.util.function.Supplier;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Bounds;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
@@ -26,11 +27,16 @@ public final class Parts extends FlowPane {
     }
   }
 
+  /** Before the first layout there is no width yet, pixels. */
+  private static final double LEAST = 200;
+
   private final List<Part> parts;
 
   /** A question, and buttons for parts with Alt and their number as keys. */
-  Parts(Node question, List<Part> parts) {
+  Parts(Label question, List<Part> parts) {
     super(5, 4);
+    // A question that is wider than the page wraps.
+    question.maxWidthProperty().bind(Bindings.max(LEAST, widthProperty()));
     this.parts = List.copyOf(parts);
     Label keys = Labels.line("Alt +", "hint");
     keys.setPadding(new Insets(0, 0, 0, 11));
@@ -44,6 +50,15 @@ public final class Parts extends FlowPane {
       button.setOnAction(e -> go(number));
       getChildren().add(button);
     }
+  }
+
+  @Override
+  protected double computeMinWidth(double height) {
+    double most = 0;
+    for (Node node : getManagedChildren()) {
+      most = Math.max(most, node.minWidth(-1));
+    }
+    return most + getInsets().getLeft() + getInsets().getRight();
   }
 
   /** Scrolls to a part and puts the caret there; a number without a part does nothing. */

@@ -10,6 +10,7 @@ import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
 import java.util.Arrays;
 import java.util.List;
+import javafx.application.Platform;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -24,7 +25,14 @@ import javafx.scene.layout.StackPane;
 /** Every place that liquid metal can get to, what it is made of, and whether that may be. */
 final class MeetingPanel extends Column {
   private final JobModel model;
+
+  /** A meeting, its face and its sentence side by side need so much, pixels. */
+  private static final double WIDE = 490;
+
   private final GridPane grid = new GridPane();
+
+  private List<Meeting> all = List.of();
+  private boolean narrow;
 
   MeetingPanel(JobModel model) {
     super(8);
@@ -33,29 +41,51 @@ final class MeetingPanel extends Column {
     setId("meetings");
     grid.setHgap(12);
     grid.setVgap(6);
+    grid.setMinWidth(0);
+    widthProperty()
+        .addListener(
+            (o, was, is) -> {
+              boolean fits = is.doubleValue() >= WIDE;
+              if (fits == narrow) {
+                narrow = !fits;
+                lay();
+                // Whoever lays this out has its height from before.
+                Platform.runLater(grid::requestLayout);
+              }
+            });
     getChildren().addAll(Labels.line("What must the metal never touch?", "strong"), grid);
   }
 
   void show(CoatAnswer answer) {
+    all = answer.meetings();
+    lay();
+    setVisible(!all.isEmpty());
+    setManaged(!all.isEmpty());
+  }
+
+  /** A meeting in a row; where that is too wide, its sentence goes below. */
+  private void lay() {
     grid.getChildren().clear();
-    List<Meeting> all = answer.meetings();
     for (int i = 0; i < all.size(); i++) {
       Meeting m = all.get(i);
+      int row = narrow ? 2 * i : i;
       Label place = Labels.line(m.place().words());
-      place.setMinWidth(Region.USE_PREF_SIZE);
+      place.setMinWidth(narrow ? 0 : Region.USE_PREF_SIZE);
       GridPane.setValignment(place, VPos.TOP);
-      grid.add(place, 0, i);
-      grid.add(pick(m), 1, i);
+      grid.add(place, 0, row);
+      grid.add(pick(m), 1, row);
       Label sentence = Labels.line(m.sentence(), style(m.verdict()));
       // Narrow by itself, so that the two columns before it keep to their words.
       sentence.setPrefWidth(200);
       sentence.setMaxWidth(Double.MAX_VALUE);
       GridPane.setHgrow(sentence, Priority.ALWAYS);
       sentence.setId("meeting-" + m.place().name());
-      grid.add(sentence, 2, i);
+      if (narrow) {
+        grid.add(sentence, 0, row + 1, 2, 1);
+      } else {
+        grid.add(sentence, 2, row);
+      }
     }
-    setVisible(!all.isEmpty());
-    setManaged(!all.isEmpty());
   }
 
   private static String style(Verdict verdict) {

@@ -234,16 +234,18 @@ public final class DiagnosisView implements Inquiry {
   }
 
   private Node noticed() {
-    FlowPane boxes = new FlowPane(18, 6);
+    HBox boxes = new Strip(18);
     for (Sign sign : Sign.values()) {
       CheckBox box = new CheckBox(sign.words());
       box.setId("sign-" + sign.key());
+      box.setWrapText(true);
       box.disableProperty().bind(shell.readOnlyProperty());
       box.setOnAction(e -> model.notice(sign, box.isSelected()));
       signs.put(sign, box);
       boxes.getChildren().add(box);
     }
     half.setId("cooler-half-round");
+    half.setWrapText(true);
     half.disableProperty().bind(shell.readOnlyProperty());
     half.setOnAction(e -> model.turn(half.isSelected()));
     boxes.getChildren().add(half);

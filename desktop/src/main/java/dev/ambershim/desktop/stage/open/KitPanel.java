@@ -266,6 +266,7 @@ final class KitPanel extends Column {
 
   private Button open(ShelfItem item, int place) {
     Button open = new Button("Opened today");
+    open.setWrapText(true);
     open.setId("open-pack-" + place);
     open.setVisible(item.opened() == null);
     open.setManaged(item.opened() == null);
