@@ -69,7 +69,7 @@ class CloseTest extends DesktopTest {
   void screwsAreTurnedHeldAgainstLimitsAndUneven() {
     begin();
     assertThat(text("mount-answer")).startsWith("Four springs press with ").contains("rounds");
-    assertThat(words("close-checks")).contains("of 250 N").contains("in their spread");
+    assertThat(words("close-checks")).contains("of 250 N").contains("The paste ends ");
     assertThat(words("close-first")).contains("A good joint").contains("power off at once");
     assertThat(((PictureView) node("close-turns")).picture().description()).startsWith("56 turns");
     enter("mounting-increment", "0.25");

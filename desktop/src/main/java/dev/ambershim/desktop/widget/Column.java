@@ -5,8 +5,7 @@ import javafx.scene.layout.VBox;
 
 /** Nodes one below the other, which are measured again only when one of them changed. */
 public class Column extends VBox {
-  private final Heights best = new Heights();
-  private final Heights least = new Heights();
+  private final Heights heights = new Heights();
 
   /** An empty column without gaps. */
   public Column() {}
@@ -28,21 +27,17 @@ public class Column extends VBox {
 
   @Override
   public void requestLayout() {
-    // The toolkit asks before there are fields.
-    if (best != null && least != null) {
-      best.forget();
-      least.forget();
-    }
+    Heights.forget(heights);
     super.requestLayout();
   }
 
   @Override
   protected double computePrefHeight(double width) {
-    return best.of(width, super::computePrefHeight);
+    return heights.best(width, super::computePrefHeight);
   }
 
   @Override
   protected double computeMinHeight(double width) {
-    return least.of(width, super::computeMinHeight);
+    return heights.least(width, super::computeMinHeight);
   }
 }

@@ -1,36 +1,43 @@
 package dev.ambershim.desktop.widget;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * The heights that a pane told for some widths, kept until something in it changes. The toolkit
- * asks each level of a page several times for its least and its best height, and each asks all
- * below it: without this a page of wrapped words is measured over and over for one changed label.
+ * The least and the best height that a pane told for some widths, kept until something in it
+ * changes. The toolkit asks each level of a page several times for both, and each asks all below
+ * it: without this a page of wrapped words is measured over and over for one changed label.
  */
 final class Heights {
-  private static final int KEPT = 4;
+  private final Map<Double, Double> least = new HashMap<>();
+  private final Map<Double, Double> best = new HashMap<>();
 
-  private final double[] widths = new double[KEPT];
-  private final double[] heights = new double[KEPT];
-  private int count;
+  /** The least height for a width, worked out if it is not known. */
+  double least(double width, DoubleUnaryOperator reckon) {
+    return of(least, width, reckon);
+  }
 
-  /** The height for a width, worked out if it is not known. */
-  double of(double width, DoubleUnaryOperator reckon) {
-    int known = Math.min(count, KEPT);
-    for (int i = 0; i < known; i++) {
-      if (widths[i] == width) {
-        return heights[i];
-      }
+  /** The best height for a width, worked out if it is not known. */
+  double best(double width, DoubleUnaryOperator reckon) {
+    return of(best, width, reckon);
+  }
+
+  private static double of(Map<Double, Double> known, double width, DoubleUnaryOperator reckon) {
+    Double height = known.get(width);
+    if (height == null) {
+      // Not at once into the map: what is asked may ask here again.
+      height = reckon.applyAsDouble(width);
+      known.put(width, height);
     }
-    double height = reckon.applyAsDouble(width);
-    widths[count % KEPT] = width;
-    heights[count % KEPT] = height;
-    count++;
     return height;
   }
 
-  /** Something changed. */
-  void forget() {
-    count = 0;
+  /** Something changed. The toolkit says so before there are fields, so there may be none yet. */
+  static void forget(Heights heights) {
+    if (heights != null) {
+      heights.least.clear();
+      heights.best.clear();
+    }
   }
 }

@@ -54,11 +54,7 @@ public final class Parts extends FlowPane {
 
   @Override
   protected double computeMinWidth(double height) {
-    double most = 0;
-    for (Node node : getManagedChildren()) {
-      most = Math.max(most, node.minWidth(-1));
-    }
-    return most + getInsets().getLeft() + getInsets().getRight();
+    return Strip.leastWidth(this, getManagedChildren());
   }
 
   /** Scrolls to a part and puts the caret there; a number without a part does nothing. */

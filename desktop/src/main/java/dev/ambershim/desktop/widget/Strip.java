@@ -8,6 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 
 /**
  * A row that breaks into lines where it has too little room, so that large text and narrow windows
@@ -17,8 +18,7 @@ public final class Strip extends HBox {
   /** Words that may wrap are not pressed narrower than this, pixels. */
   private static final double LEAST_WORDS = 170;
 
-  private final Heights best = new Heights();
-  private final Heights least = new Heights();
+  private final Heights heights = new Heights();
 
   /** An empty row without gaps. */
   public Strip() {}
@@ -125,31 +125,29 @@ public final class Strip extends HBox {
 
   @Override
   protected double computeMinWidth(double height) {
-    double most = 0;
-    for (Node node : getManagedChildren()) {
-      most = Math.max(most, node.minWidth(-1));
-    }
-    return most + getInsets().getLeft() + getInsets().getRight();
+    return leastWidth(this, getManagedChildren());
+  }
+
+  /** How narrow a pane may get whose nodes go to lines of their own. */
+  static double leastWidth(Region pane, List<Node> nodes) {
+    double most = nodes.stream().mapToDouble(node -> node.minWidth(-1)).max().orElse(0);
+    return most + pane.getInsets().getLeft() + pane.getInsets().getRight();
   }
 
   @Override
   public void requestLayout() {
-    // The toolkit asks before there are fields.
-    if (best != null && least != null) {
-      best.forget();
-      least.forget();
-    }
+    Heights.forget(heights);
     super.requestLayout();
   }
 
   @Override
   protected double computePrefHeight(double width) {
-    return best.of(width, w -> fits(w) ? super.computePrefHeight(w) : broken(w));
+    return heights.best(width, w -> fits(w) ? super.computePrefHeight(w) : broken(w));
   }
 
   @Override
   protected double computeMinHeight(double width) {
-    return least.of(width, w -> fits(w) ? super.computeMinHeight(w) : broken(w));
+    return heights.least(width, w -> fits(w) ? super.computeMinHeight(w) : broken(w));
   }
 
   private double broken(double width) {

@@ -205,6 +205,7 @@ public final class DiagnoseJson {
       Double roomCelsius,
       Double coolantCelsius,
       Double lidCelsius,
+      Double slowKelvinPerWatt,
       Map<String, Double> wattsByCore,
       Map<String, Double> coreCelsius) {
     static Read of(CaseReading r) {
@@ -215,6 +216,7 @@ public final class DiagnoseJson {
           orNull(r.roomCelsius()),
           orNull(r.coolantCelsius()),
           orNull(r.lidCelsius()),
+          r.slow().map(CaseReading.Slow::kelvinPerWatt).orElse(null),
           new TreeMap<>(r.watts()),
           new TreeMap<>(r.coreCelsius()));
     }

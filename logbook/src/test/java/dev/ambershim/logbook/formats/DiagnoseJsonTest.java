@@ -27,6 +27,7 @@ import dev.ambershim.core.stage.practise.HiddenChip;
 import dev.ambershim.logbook.store.Json;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -46,7 +47,8 @@ class DiagnoseJsonTest {
             OptionalDouble.empty(),
             OptionalDouble.of(51),
             Map.of(),
-            Map.of("core 1", 70.0));
+            Map.of("core 1", 70.0),
+            Optional.of(new CaseReading.Slow(0.07, 0)));
     return CHIP.with(List.of(r, bare)).saying(Set.of(Sign.DUST, Sign.PASTE_DRY));
   }
 

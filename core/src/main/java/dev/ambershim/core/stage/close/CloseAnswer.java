@@ -77,19 +77,8 @@ public record CloseAnswer(
 
   private static List<String> words(FitQuestion.Tilted wedge, Notation notation) {
     List<String> words = new ArrayList<>();
-    words.add(
-        "The paste ends between "
-            + notation.fixed(notation.shown(wedge.thinMicrometres(), Unit.MICROMETRE), 1)
-            + " and "
-            + notation.fixed(notation.shown(wedge.thickMicrometres(), Unit.MICROMETRE), 1)
-            + " "
-            + notation.symbol(Unit.MICROMETRE)
-            + " thick, which costs "
-            + notation.text(wedge.meanKelvin(), Unit.KELVIN)
-            + " in the mean of the cores and "
-            + notation.text(wedge.spreadKelvin(), Unit.KELVIN)
-            + " in their spread.");
-    if (!wedge.coresKelvin().isEmpty()) {
+    words.add(wedge.sentence("The paste ends", notation));
+    if (!wedge.coresKelvin().isEmpty() && !wedge.little()) {
       List<String> each = new ArrayList<>();
       for (int i = 0; i < wedge.coresKelvin().size(); i++) {
         double warmer = notation.shown(wedge.coresKelvin().get(i), Unit.KELVIN);

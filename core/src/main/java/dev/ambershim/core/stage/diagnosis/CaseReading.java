@@ -1,5 +1,6 @@
 package dev.ambershim.core.stage.diagnosis;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -19,6 +20,7 @@ import java.util.OptionalDouble;
  * @param coreCelsius of the heats that have a sensor
  * @param slow what of the rise came slowly when the load began
  */
+@RecordBuilder
 public record CaseReading(
     String name,
     int mount,
@@ -28,7 +30,8 @@ public record CaseReading(
     OptionalDouble lidCelsius,
     Map<String, Double> watts,
     Map<String, Double> coreCelsius,
-    Optional<Slow> slow) {
+    Optional<Slow> slow)
+    implements CaseReadingBuilder.With {
   /**
    * The slow part of a rise: fins, or coolant and radiator, fill up over minutes, chip and joints
    * within seconds.
@@ -64,19 +67,5 @@ public record CaseReading(
         watts,
         coreCelsius,
         Optional.empty());
-  }
-
-  /** The same with the slow part of its rise. */
-  public CaseReading withSlow(Slow other) {
-    return new CaseReading(
-        name,
-        mount,
-        turnedDegrees,
-        roomCelsius,
-        coolantCelsius,
-        lidCelsius,
-        watts,
-        coreCelsius,
-        Optional.of(other));
   }
 }

@@ -184,18 +184,7 @@ final class NextTests {
       case COOLANT -> new Ahead(List.of(reading(even(1), like.mount(), turned, true)), false);
       case LID -> {
         CaseReading r = reading(even(1), like.mount(), turned, false);
-        yield new Ahead(
-            List.of(
-                new CaseReading(
-                    r.name(),
-                    r.mount(),
-                    r.turnedDegrees(),
-                    r.roomCelsius(),
-                    r.coolantCelsius(),
-                    OptionalDouble.of(0),
-                    r.watts(),
-                    r.coreCelsius())),
-            false);
+        yield new Ahead(List.of(r.withLidCelsius(OptionalDouble.of(0))), false);
       }
       case ONE_BY_ONE -> {
         List<CaseReading> all = new ArrayList<>();

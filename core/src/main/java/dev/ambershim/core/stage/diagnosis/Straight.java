@@ -178,8 +178,17 @@ final class Straight {
       slopes[layout.allPower()] = expected;
     }
     double own = slow.sigma() * all;
-    double sigma = Math.hypot(Math.hypot(SLOW_KELVIN, SLOW_SHARE * expected), own);
+    // What is left out is left out of every step, so that several together tell no more than one.
+    double shared = Math.sqrt((double) steps()) * Math.hypot(SLOW_KELVIN, SLOW_SHARE * expected);
+    double sigma = Math.hypot(shared, own);
     return new Row(expected, slopes, slow.kelvinPerWatt() * all, sigma);
+  }
+
+  /** How many readings tell the slow part. */
+  private long steps() {
+    return given.readings().stream()
+        .filter(r -> r.slow().isPresent() && r.coolantCelsius().isEmpty())
+        .count();
   }
 
   private static double squareMetres(Patch patch) {

@@ -27,6 +27,12 @@ import java.util.Optional;
 public final class FitQuestion {
   private static final int PLACES = 33;
 
+  /** A joint whose faces differ by less is even. */
+  private static final double EVEN_MICROMETRES = 0.5;
+
+  /** Less than this cannot be read. */
+  private static final double LITTLE_KELVIN = 0.05;
+
   private FitQuestion() {}
 
   /**
@@ -48,6 +54,40 @@ public final class FitQuestion {
     /** Copies its list. */
     public Tilted {
       coresKelvin = List.copyOf(coresKelvin);
+    }
+
+    /**
+     * How thick the joint is and what that costs, in one sentence for all who ask.
+     *
+     * @param subject what it begins with, such as "The paste ends"
+     */
+    public String sentence(String subject, Notation notation) {
+      if (thickMicrometres - thinMicrometres < EVEN_MICROMETRES) {
+        return subject
+            + " "
+            + notation.text(thinMicrometres, Unit.MICROMETRE)
+            + " thick everywhere.";
+      }
+      String range =
+          subject
+              + " "
+              + notation.number(thinMicrometres, Unit.MICROMETRE)
+              + " to "
+              + notation.text(thickMicrometres, Unit.MICROMETRE)
+              + " thick";
+      return meanKelvin < LITTLE_KELVIN
+          ? range + ", which costs less than " + notation.text(LITTLE_KELVIN, Unit.KELVIN) + "."
+          : range
+              + ", which costs "
+              + notation.text(meanKelvin, Unit.KELVIN)
+              + " in the mean of the cores and "
+              + notation.text(Math.max(0, spreadKelvin), Unit.KELVIN)
+              + " in their spread.";
+    }
+
+    /** Whether it costs so little that no core needs to be told apart. */
+    public boolean little() {
+      return meanKelvin < LITTLE_KELVIN;
     }
 
     public static List<Double> cores(JointCost.Cores tilted, JointCost.Cores level) {

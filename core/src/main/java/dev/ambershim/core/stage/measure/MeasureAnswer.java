@@ -3,7 +3,6 @@ package dev.ambershim.core.stage.measure;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
-import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.fit.InnerGap;
@@ -120,7 +119,10 @@ public record MeasureAnswer(
   private static List<String> notes(
       Job job, FitAnswer fit, Optional<FitQuestion.Tilted> tilted, Notation notation) {
     List<String> notes = new ArrayList<>(FitWords.notes(fit, notation));
-    tilted.ifPresent(t -> notes.add(Math.min(1, notes.size()), tilt(t, notation)));
+    tilted.ifPresent(
+        t ->
+            notes.add(
+                Math.min(1, notes.size()), t.sentence("The joint over the die is then", notation)));
     notes.addAll(FitQuestion.disagreements(job, fit, notation));
     return notes;
   }
@@ -143,28 +145,6 @@ public record MeasureAnswer(
             + " cannot be cut like this: "
             + flaws
             + (flaws == 1 ? " flaw." : " flaws.");
-  }
-
-  private static String tilt(FitQuestion.Tilted t, Notation notation) {
-    if (t.thickMicrometres() - t.thinMicrometres() < 0.5) {
-      return "The joint over the die is then "
-          + notation.text(t.thinMicrometres(), Unit.MICROMETRE)
-          + " thick everywhere, as even as the film.";
-    }
-    String range =
-        "The joint over the die is then "
-            + notation.number(t.thinMicrometres(), Unit.MICROMETRE)
-            + " to "
-            + notation.text(t.thickMicrometres(), Unit.MICROMETRE)
-            + " thick";
-    return t.meanKelvin() < 0.05
-        ? range + ", which costs less than " + notation.text(0.05, Unit.KELVIN) + "."
-        : range
-            + ", which costs "
-            + notation.text(t.meanKelvin(), Unit.KELVIN)
-            + " in the mean and "
-            + notation.text(Math.max(0, t.spreadKelvin()), Unit.KELVIN)
-            + " in the spread.";
   }
 
   /** What bars or concerns the sheet, a sentence each. */

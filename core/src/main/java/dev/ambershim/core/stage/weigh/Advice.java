@@ -41,7 +41,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
       boolean toldApart,
       List<FurtherReading> further,
       Calibration calibration,
-      Weighing.Draws draws,
+      Draws draws,
       Notation notation) {
     List<OptionForecast> possible = options.stream().filter(o -> o.option().possible()).toList();
     List<OptionForecast> worth =
@@ -321,7 +321,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
       Question question,
       List<OptionForecast> options,
       Optional<OptionForecast> advised,
-      Weighing.Draws draws,
+      Draws draws,
       Notation notation) {
     Optional<OptionForecast> about =
         advised.or(() -> options.stream().filter(o -> o.option().possible()).findFirst());

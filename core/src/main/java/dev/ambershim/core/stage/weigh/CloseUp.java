@@ -43,8 +43,7 @@ public final class CloseUp {
   }
 
   private Detail at(Situation situation, double[] logs, double powerFactor) {
-    double[] fanned = logs.clone();
-    fanned[3] += whatIf.coolerLogarithm();
+    double[] fanned = Draws.fanned(logs.clone(), whatIf.coolerLogarithm());
     double watts = question.heatWatts() * whatIf.heat() * powerFactor;
     double heat = unknowns.heat(likely);
     double room = question.roomCelsius() + whatIf.roomKelvin();

@@ -98,11 +98,7 @@ public final class CurveCheck {
   double worstKelvin(Option option) {
     Question question = weighing.question();
     Unknowns unknowns = new Unknowns(question.now());
-    Weighing.Draws.Load load =
-        new Weighing.Draws.Load(
-            question.heatWatts() * weighing.whatIf().heat(),
-            question.roomCelsius() + weighing.whatIf().roomKelvin(),
-            weighing.whatIf().coolerLogarithm());
+    Draws.Load load = Draws.Load.of(question, weighing.whatIf());
     Response now = responses.get(question.now());
     Response then = responses.get(option.situation());
     Unknowns.After changed = unknowns.after(option);
@@ -111,10 +107,14 @@ public final class CurveCheck {
     List<double[]> after = new ArrayList<>();
     for (double[] z : cases) {
       double heat = load.watts() * unknowns.heat(z);
-      before.add(Unknowns.warmed(now, fanned(unknowns.now(z), load), heat, load.room()));
+      before.add(
+          Unknowns.warmed(now, Draws.fanned(unknowns.now(z), load.fan()), heat, load.room()));
       after.add(
           Unknowns.warmed(
-              then, fanned(changed.logs(z), load), heat * changed.powerFactor(z), load.room()));
+              then,
+              Draws.fanned(changed.logs(z), load.fan()),
+              heat * changed.powerFactor(z),
+              load.room()));
     }
     List<Callable<double[]>> both =
         List.of(
@@ -138,15 +138,11 @@ public final class CurveCheck {
   }
 
   private List<double[]> cases(
-      Response now,
-      Response then,
-      Unknowns unknowns,
-      Unknowns.After after,
-      Weighing.Draws.Load load) {
+      Response now, Response then, Unknowns unknowns, Unknowns.After after, Draws.Load load) {
     double[][] draws = weighing.calibration().draws();
     double[] gains = new double[draws.length];
     for (int i = 0; i < gains.length; i++) {
-      gains[i] = Weighing.Draws.gain(now, then, unknowns, after, draws[i], load);
+      gains[i] = Draws.gain(now, then, unknowns, after, draws[i], load);
     }
     List<Integer> order =
         IntStream.range(0, gains.length)
@@ -158,10 +154,5 @@ public final class CurveCheck {
       cases.add(draws[order.get((int) (share * (order.size() - 1)))]);
     }
     return cases;
-  }
-
-  private static double[] fanned(double[] logs, Weighing.Draws.Load load) {
-    logs[3] += load.fan();
-    return logs;
   }
 }

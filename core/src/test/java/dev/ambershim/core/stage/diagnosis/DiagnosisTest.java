@@ -25,6 +25,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.SplittableRandom;
@@ -110,17 +111,8 @@ class DiagnosisTest {
       double watts = r.watts().values().stream().mapToDouble(w -> w).sum();
       double over = r.coolantCelsius().orElseThrow() - r.roomCelsius().orElseThrow();
       double slow = over / watts * (1 + 0.1 * random.nextGaussian());
-      CaseReading roomOnly =
-          new CaseReading(
-              r.name(),
-              1,
-              0,
-              r.roomCelsius(),
-              OptionalDouble.empty(),
-              OptionalDouble.empty(),
-              r.watts(),
-              r.coreCelsius());
-      CaseReading stepped = roomOnly.withSlow(new CaseReading.Slow(slow, 0.1 * slow));
+      CaseReading roomOnly = r.withCoolantCelsius(OptionalDouble.empty());
+      CaseReading stepped = roomOnly.withSlow(Optional.of(new CaseReading.Slow(slow, 0.1 * slow)));
       without.add(Score.of(ranking(chip.with(List.of(roomOnly))), chip.truth()));
       with.add(Score.of(ranking(chip.with(List.of(stepped))), chip.truth()));
     }

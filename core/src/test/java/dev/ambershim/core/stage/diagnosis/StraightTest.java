@@ -9,6 +9,7 @@ import dev.ambershim.core.stage.practise.HiddenChip;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
@@ -30,8 +31,7 @@ class StraightTest {
 
   private static CaseReading with(
       CaseReading r, OptionalDouble room, OptionalDouble coolant, OptionalDouble lid) {
-    return new CaseReading(
-        r.name(), r.mount(), r.turnedDegrees(), room, coolant, lid, r.watts(), r.coreCelsius());
+    return r.withRoomCelsius(room).withCoolantCelsius(coolant).withLidCelsius(lid);
   }
 
   private static double[] expected(CaseReading reading, Shape shape) {
@@ -116,7 +116,7 @@ class StraightTest {
         with(whole, whole.roomCelsius(), OptionalDouble.empty(), OptionalDouble.empty());
     double watts = whole.watts().values().stream().mapToDouble(w -> w).sum();
     double loop = GIVEN.loopKelvinPerWatt().getAsDouble();
-    CaseReading stepped = roomOnly.withSlow(new CaseReading.Slow(0.1, 0));
+    CaseReading stepped = roomOnly.withSlow(Optional.of(new CaseReading.Slow(0.1, 0)));
     Layout layout = layout(List.of(1));
 
     Straight.Row through = rows(stepped, Shape.NONE, true).get(4);
@@ -134,7 +134,7 @@ class StraightTest {
     assertThat(weak.slopes()[layout.shape(0)]).isCloseTo(-weak.expected(), within(1e-9));
 
     // Where the coolant was read it adds nothing.
-    CaseReading both = whole.withSlow(new CaseReading.Slow(0.1, 0));
+    CaseReading both = whole.withSlow(Optional.of(new CaseReading.Slow(0.1, 0)));
     assertThat(rows(both, Shape.NONE, true)).hasSameSizeAs(rows(whole, Shape.NONE, true));
   }
 

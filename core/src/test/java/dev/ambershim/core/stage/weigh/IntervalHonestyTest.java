@@ -32,7 +32,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 @Tag("slow")
 class IntervalHonestyTest {
   private static final int TRUTHS = 400;
-  private static final Weighing.Draws.Load LOAD = new Weighing.Draws.Load(150, 22, 0);
+  private static final Draws.Load LOAD = new Draws.Load(150, 22, 0);
 
   private static final Set<OptionKind> COUNTED =
       Set.of(
@@ -83,13 +83,12 @@ class IntervalHonestyTest {
                     Arrays.stream(told.draws())
                         .mapToDouble(
                             z ->
-                                Weighing.Draws.gain(
+                                Draws.gain(
                                     response, then, unknowns, unknowns.after(option), z, LOAD))
                         .toArray();
                 Interval interval = Weighing.interval(gains);
                 double gain =
-                    Weighing.Draws.gain(
-                        response, then, unknowns, unknowns.after(option), truth, LOAD);
+                    Draws.gain(response, then, unknowns, unknowns.after(option), truth, LOAD);
                 held.addAndGet(interval.contains(gain) ? 1 : 0);
                 below.addAndGet(gain < interval.low() ? 1 : 0);
                 if (t == 0) {

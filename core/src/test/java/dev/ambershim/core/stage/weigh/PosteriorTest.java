@@ -28,7 +28,7 @@ import org.junit.jupiter.api.Test;
 @Tag("slow")
 class PosteriorTest {
   private static final int PLACES = 200_000;
-  private static final Weighing.Draws.Load LOAD = new Weighing.Draws.Load(150, 22, 0);
+  private static final Draws.Load LOAD = new Draws.Load(150, 22, 0);
 
   private final StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
   private final Situation now =
@@ -112,7 +112,7 @@ class PosteriorTest {
   }
 
   private double gain(double[] z) {
-    return Weighing.Draws.gain(
+    return Draws.gain(
         response, solved.get(option.situation()), unknowns, unknowns.after(option), z, LOAD);
   }
 

@@ -1,0 +1,219 @@
+package dev.ambershim.core.stage.weigh;
+
+import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.base.Working;
+import dev.ambershim.core.job.Reading;
+import dev.ambershim.core.physics.build.Response;
+import dev.ambershim.core.stage.diagnosis.Cause;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
+
+/** The equally likely cases that all options are forecast over. */
+final class Draws {
+  /** Patterns are drawn from this; the same question gives the same answer. */
+  private static final long SEED = 20_260_601L;
+
+  /** Of so many cases one is taken for a rough look. */
+  private static final int ROUGH = 8;
+
+  private final Response now;
+  private final Unknowns unknowns;
+  private final Calibration calibration;
+  private final double[][] z;
+  private final double[][][] pattern;
+  private final CorePattern cores;
+  private final double watts;
+  private final double room;
+  private final double fan;
+  final double[] riseNow;
+  final double[] spreadNow;
+
+  /** The cases of a question, by what its readings tell. */
+  static Draws of(Question question, WhatIf whatIf, Response now) {
+    Unknowns unknowns = new Unknowns(question.now());
+    Calibration calibration = calibrated(question, unknowns, now);
+    double[] likely = calibration.likely();
+    return new Draws(
+        now,
+        unknowns,
+        calibration,
+        CorePattern.of(now, question.patterns(), unknowns.now(likely), unknowns.heat(likely)),
+        Load.of(question, whatIf));
+  }
+
+  /**
+   * What the readings tell, averaged over what may make the chip hot besides its joints: what such
+   * a cause costs is no gain of an option, as putting it right brings it back without.
+   */
+  private static Calibration calibrated(Question question, Unknowns unknowns, Response now) {
+    List<Calibration> each = new ArrayList<>();
+    List<Double> shares = new ArrayList<>();
+    double rest = 1;
+    for (Cause cause : question.suspicion().causes()) {
+      double perWatt = cause.kelvin() / question.suspicion().fullWatts();
+      List<Reading> without =
+          question.readings().stream().map(r -> r.cooler(perWatt * r.watts())).toList();
+      each.add(Calibration.of(Calibration.data(now, unknowns, without)));
+      shares.add(cause.probability());
+      rest -= cause.probability();
+    }
+    Calibration plain = Calibration.of(Calibration.data(now, unknowns, question.readings()));
+    return each.isEmpty() ? plain : plain.mixed(rest, each, shares);
+  }
+
+  /**
+   * What is weighed for.
+   *
+   * @param watts heat by the power reading
+   * @param room room air, °C
+   * @param fan logarithm of the cooler's resistance by what it was read at
+   */
+  record Load(double watts, double room, double fan) {
+    static Load of(Question question, WhatIf whatIf) {
+      return new Load(
+          question.heatWatts() * whatIf.heat(),
+          question.roomCelsius() + whatIf.roomKelvin(),
+          whatIf.coolerLogarithm());
+    }
+  }
+
+  Calibration calibration() {
+    return calibration;
+  }
+
+  Unknowns unknowns() {
+    return unknowns;
+  }
+
+  /** What geometry does not explain of each core's temperature, K. */
+  List<Double> remainderKelvin() {
+    return Arrays.stream(cores.remainderKelvin(watts)).boxed().toList();
+  }
+
+  private Draws(
+      Response now, Unknowns unknowns, Calibration calibration, CorePattern cores, Load load) {
+    this.now = now;
+    this.unknowns = unknowns;
+    this.calibration = calibration;
+    this.z = calibration.draws();
+    this.cores = cores;
+    this.watts = load.watts();
+    this.room = load.room();
+    this.fan = load.fan();
+    pattern = new double[z.length][][];
+    riseNow = new double[z.length];
+    spreadNow = new double[z.length];
+    SplittableRandom random = new SplittableRandom(SEED);
+    for (int i = 0; i < z.length; i++) {
+      pattern[i] = cores.draw(random);
+      double heat = watts * unknowns.heat(z[i]);
+      double[] logs = Unknowns.warmed(now, fanned(unknowns.now(z[i]), fan), heat, room);
+      double[] there = now.coresAndMeanKelvinPerWatt(logs);
+      riseNow[i] =
+          heat * (there[now.cores()] + unknowns.hotPlaceKelvinPerWatt(z[i]))
+              + unknowns.liftKelvin(z[i]);
+      spreadNow[i] =
+          CorePattern.spread(
+              cores.pattern(now, there, pattern[i], logs, watts, heat / watts, Optional.empty()));
+    }
+  }
+
+  /** Figures at another speed of the fan; overwritten. */
+  static double[] fanned(double[] logs, double fan) {
+    logs[3] += fan;
+    return logs;
+  }
+
+  /** Gain of an option for given unknowns, K. */
+  static double gain(
+      Response now, Response then, Unknowns unknowns, Unknowns.After after, double[] z, Load load) {
+    double heat = load.watts() * unknowns.heat(z);
+    double watts = heat * after.powerFactor(z);
+    double hot = unknowns.hotPlaceKelvinPerWatt(z);
+    double[] logs = Unknowns.warmed(then, fanned(after.logs(z), load.fan()), watts, load.room());
+    return unknowns.riseKelvin(now, fanned(unknowns.now(z), load.fan()), z, heat, load.room())
+        - watts * (then.meanKelvinPerWatt(logs) * after.geometry(z) + hot);
+  }
+
+  /** What is worth left over by a part of the cases: enough to tell what to look at closely. */
+  double roughNet(Option option, Response then, Question question) {
+    double[] gains = new double[z.length / ROUGH];
+    Load load = new Load(watts, room, fan);
+    Unknowns.After after = unknowns.after(option);
+    for (int i = 0; i < gains.length; i++) {
+      gains[i] = gain(now, then, unknowns, after, z[i * ROUGH], load);
+    }
+    return Weighing.median(gains) * question.terms().coinsPerKelvin() - cost(option, question);
+  }
+
+  /** Bought, given up, hours, and the chip times its risk. */
+  private static double cost(Option option, Question question) {
+    return option.coins()
+        + option.lostCoins()
+        + option.handsHours() * question.terms().coinsPerHour()
+        + ruin(option, question) * question.terms().chipCoins();
+  }
+
+  private static double ruin(Option option, Question question) {
+    return question.record().chance(option.steps(), question.terms().odds());
+  }
+
+  OptionForecast forecast(Option option, Response then, Question question, Notation notation) {
+    double[] gains = new double[z.length];
+    double[] spreads = new double[z.length];
+    SplittableRandom random = new SplittableRandom(SEED + option.kind().name().hashCode());
+    boolean bare = !option.situation().build().lidOn();
+    boolean anew = bare ? option.outer().isPresent() : option.inner().isPresent();
+    Unknowns.After after = unknowns.after(option);
+    int reached = 0;
+    for (int i = 0; i < z.length; i++) {
+      double heat = watts * unknowns.heat(z[i]);
+      double power = after.powerFactor(z[i]);
+      double[] logs = Unknowns.warmed(then, fanned(after.logs(z[i]), fan), heat * power, room);
+      double[] there = then.coresAndMeanKelvinPerWatt(logs);
+      // Other heat in the loop stays, and warms the coolant as it did.
+      gains[i] =
+          riseNow[i]
+              - unknowns.liftKelvin(z[i])
+              - heat
+                  * power
+                  * (there[then.cores()] * after.geometry(z[i])
+                      + unknowns.hotPlaceKelvinPerWatt(z[i]));
+      reached += gains[i] >= question.careKelvin() ? 1 : 0;
+      Optional<double[]> even = Optional.empty();
+      if (anew) {
+        double[] normal = new double[then.cores()];
+        for (int c = 0; c < normal.length; c++) {
+          normal[c] = random.nextGaussian();
+        }
+        even = Optional.of(normal);
+      }
+      spreads[i] =
+          CorePattern.spread(
+              cores.pattern(then, there, pattern[i], logs, watts * power, heat / watts, even));
+    }
+    double gain = Weighing.median(gains);
+    Price price = Price.of(option, question, gain, gains);
+    double cost = price.coins();
+    OptionForecast bareFigures =
+        new OptionForecast(
+            option,
+            gain,
+            Weighing.interval(gains),
+            (double) reached / z.length,
+            Weighing.median(spreads),
+            Weighing.interval(spreads),
+            option.coins(),
+            price,
+            cost > 0 ? gain / cost : Double.NaN,
+            new Finding("", "", gain, Unit.KELVIN, Optional.empty(), NONE));
+    return OptionWords.with(bareFigures, now, then, question, watts, notation);
+  }
+
+  private static final Working NONE = new Working("", List.of(), "", List.of());
+}
