@@ -73,7 +73,7 @@ class AnswersTest {
         Job job = book.load(head.id()).job();
         Map<String, RunLog> logs = new HashMap<>();
         for (RunEntry run : job.runs()) {
-          logs.put(run.sha256(), book.log(run));
+          logs.put(run.sha256(), book.files().log(run));
         }
         compare(job, Assessment.of(job, logs, Notation.METRIC));
       }

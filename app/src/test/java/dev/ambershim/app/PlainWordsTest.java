@@ -68,7 +68,7 @@ class PlainWordsTest {
         Job job = book.load(head.id()).job();
         Map<String, RunLog> logs = new HashMap<>();
         for (RunEntry run : job.runs()) {
-          logs.put(run.sha256(), book.log(run));
+          logs.put(run.sha256(), book.files().log(run));
         }
         for (StageAnswer answer : answers(job, logs)) {
           check(answer, tooLong);

@@ -316,7 +316,7 @@ class FuzzTest {
 
   private void shown(Logbook logbook, StoredJob stored, int i) {
     Map<String, RunLog> logs = new HashMap<>();
-    stored.job().runs().forEach(r -> logs.put(r.sha256(), logbook.log(r)));
+    stored.job().runs().forEach(r -> logs.put(r.sha256(), logbook.files().log(r)));
     Assessment assessment = Assessment.of(stored.job(), logs, Notation.METRIC);
     Path report = folder.resolve("report" + i + (i % 5 == 0 ? ".pdf" : ".html"));
     ReportFiles.write(

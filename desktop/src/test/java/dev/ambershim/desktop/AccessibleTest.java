@@ -62,8 +62,8 @@ class AccessibleTest extends DesktopTest {
   void everythingHasAName() {
     open();
     look("first window");
-    onFx(() -> model.setExample(DemoWorkshop::fill));
-    onFx(model::takeExample);
+    onFx(() -> model.opener().setExample(DemoWorkshop::fill));
+    onFx(model.opener()::takeExample);
     worked();
     for (Stage at : Stage.values()) {
       onFx(() -> model.stageProperty().set(at));

@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
 class CloseTest extends DesktopTest {
   private void begin() {
     open();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
     settle();
     hands.push(KeyCode.CONTROL, KeyCode.DIGIT8);
     until("Close is there", () -> stage.getScene().lookup("#close-answer") != null);

@@ -27,7 +27,7 @@ import org.junit.jupiter.api.Test;
 class CoatTest extends DesktopTest {
   private void begin(StartingPoint point, String name) {
     open();
-    onFx(() -> model.create(point, name));
+    onFx(() -> create(point, name));
     settle();
     hands.push(KeyCode.CONTROL, KeyCode.DIGIT7);
     until("Coat is there", () -> stage.getScene().lookup("#coat-answer") != null);

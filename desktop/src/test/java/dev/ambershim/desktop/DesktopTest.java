@@ -3,7 +3,10 @@ package dev.ambershim.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.job.Job;
+import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.plan.Moment;
+import dev.ambershim.core.plan.Terms;
+import dev.ambershim.core.stage.weigh.FirstLook;
 import dev.ambershim.desktop.frame.Window;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Opened;
@@ -84,6 +87,11 @@ public abstract class DesktopTest {
     model = new JobModel(clock);
     Window.show(stage, Window.scene(model, picker), model);
     model.begin(opened);
+  }
+
+  /** Begins a job as the first questions do, and opens it. */
+  protected void create(StartingPoint point, String title) {
+    model.opener().begin(new FirstLook(point, null, Terms.USUAL.wish()), title);
   }
 
   /** Closes the window and gives the logbook back. */

@@ -32,7 +32,7 @@ class HelpTest extends DesktopTest {
   @Test
   void everyPlaceHasItsPage() {
     open();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     worked();
     for (Stage at : Stage.values()) {
       onFx(() -> model.stageProperty().set(at));
@@ -87,7 +87,7 @@ class HelpTest extends DesktopTest {
     open();
     press(KeyCode.CONTROL, KeyCode.K);
     assertThat(stage.getScene().lookup("#where")).isNull();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     worked();
     press(KeyCode.CONTROL, KeyCode.K);
     until("it is told", () -> stage.getScene().lookup("#where-9") != null);
@@ -126,11 +126,11 @@ class HelpTest extends DesktopTest {
   @Test
   void aProblemLeadsToItsPage() throws IOException {
     open();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     worked();
     assertThat(node("message-help").isVisible()).isFalse();
     Path odd = Files.writeString(folder.resolve("odd.csv"), "nothing,to\nread,here\n");
-    onFx(() -> model.addLogs(List.of(odd), Side.BEFORE));
+    onFx(() -> model.runs().add(List.of(odd), Side.BEFORE));
     worked();
     assertThat(text("message")).contains("odd.csv");
     assertThat(node("message-help").isVisible()).isTrue();
@@ -145,7 +145,7 @@ class HelpTest extends DesktopTest {
   @Test
   void hintsGoWhenTheyAreDoneOrNotWanted() {
     open();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     worked();
     onFx(() -> model.stageProperty().set(Stage.WEIGH));
     until("Weigh asks", 30, () -> text("stage-hint").contains("a run or a reading of this chip"));

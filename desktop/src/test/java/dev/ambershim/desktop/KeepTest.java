@@ -142,7 +142,7 @@ class KeepTest extends DesktopTest {
   void ownJointsOfOtherChipsAreReckonedWith() {
     open();
     for (String title : List.of("Sedge Q4", "Heron 9")) {
-      onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, title));
+      onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, title));
       worked();
       press(KeyCode.CONTROL, KeyCode.DIGIT0);
       for (int month = 1; month <= 6; month++) {

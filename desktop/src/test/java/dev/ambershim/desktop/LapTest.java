@@ -32,7 +32,7 @@ class LapTest extends DesktopTest {
   @Test
   void aHollowLidIsPlannedLappedAndJudgedAgain() {
     open();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
     settle();
     hands.push(KeyCode.CONTROL, KeyCode.DIGIT6);
     until("Lap is there", () -> stage.getScene().lookup("#lap-answer") != null);

@@ -36,7 +36,7 @@ class MeasureTest extends DesktopTest {
   @BeforeEach
   void begin() {
     open();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8"));
     settle();
     hands.push(KeyCode.CONTROL, KeyCode.DIGIT5);
     until("Measure is there", () -> stage.getScene().lookup("#measure-answer") != null);

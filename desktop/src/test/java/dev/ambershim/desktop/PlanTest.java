@@ -44,7 +44,7 @@ class PlanTest extends DesktopTest {
   void begin() {
     clock = () -> new Moment(NOON, "boot", 100);
     open();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     settle();
     press(KeyCode.CONTROL, KeyCode.DIGIT3);
     planned();

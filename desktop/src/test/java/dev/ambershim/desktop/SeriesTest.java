@@ -147,7 +147,7 @@ class SeriesTest extends DesktopTest {
   @Test
   void aWholeSeriesIsConductedOnTheRig() {
     open();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     worked();
     press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
     type("series-candidates", "ash, birch");
@@ -286,7 +286,7 @@ class SeriesTest extends DesktopTest {
   @Test
   void theForecastReckonsWithAPasteOfTheSeries() {
     begin();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     worked();
     press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
     worked();

@@ -44,7 +44,7 @@ import org.junit.jupiter.api.Test;
 class ShellTest extends DesktopTest {
   private void openWithJob() {
     open();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     settle();
   }
 
@@ -216,7 +216,7 @@ class ShellTest extends DesktopTest {
   @Test
   void jobsAreSearchedAndOpened() {
     openWithJob();
-    onFx(() -> model.create(StartingPoint.DESKTOP_CHIPLETS_SOLDER, "Rush T2"));
+    onFx(() -> create(StartingPoint.DESKTOP_CHIPLETS_SOLDER, "Rush T2"));
     settle();
     press(KeyCode.CONTROL, KeyCode.L);
     hands.clickOn(node("search-jobs"));
@@ -286,7 +286,7 @@ class ShellTest extends DesktopTest {
     for (int i = 0; i < 10; i++) {
       logs.add(MadeLogs.write(folder, "run" + i + ".csv", 70 + i));
     }
-    onFx(() -> model.addLogs(logs, Side.BEFORE));
+    onFx(() -> model.runs().add(logs, Side.BEFORE));
     settle();
     assertThat(job().runs()).hasSize(10);
     assertThat(model.runsJudged()).isEqualTo(10);
@@ -302,8 +302,8 @@ class ShellTest extends DesktopTest {
     Path before = MadeLogs.write(folder, "before.csv", 80);
     Path after = MadeLogs.write(folder, "after.csv", 68);
     Path late = MadeLogs.write(folder, "late.csv", 73);
-    onFx(() -> model.addLogs(List.of(before), Side.BEFORE));
-    onFx(() -> model.addLogs(List.of(after, late), Side.AFTER));
+    onFx(() -> model.runs().add(List.of(before), Side.BEFORE));
+    onFx(() -> model.runs().add(List.of(after, late), Side.AFTER));
     settle();
     // A further state is a name that is typed; then which two are compared is picked.
     click("pick-state-2");
@@ -367,7 +367,7 @@ class ShellTest extends DesktopTest {
       press(KeyCode.CONTROL, KeyCode.DIGIT2);
       assertThat(node("add-before").isDisabled()).isTrue();
       onFx(() -> model.edit("title", j -> j.withRuns(List.of())));
-      onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "no"));
+      onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "no"));
       settle();
       assertThat(writer.list()).hasSize(1);
       assertThat(text("message")).contains("read-only");
@@ -406,7 +406,7 @@ class ShellTest extends DesktopTest {
     onFx(() -> ((FrameView) stage.getScene().getRoot()).openWith(List.of(log)));
     settle();
     assertThat(stage.getScene().lookup("#with-before")).isNull();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     worked();
     until("it is asked", () -> stage.getScene().lookup("#with-before") != null);
     press(KeyCode.ENTER);
@@ -425,7 +425,7 @@ class ShellTest extends DesktopTest {
     open();
     press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
     assertThat(stage.getScene().lookup("#print-go")).isNull();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     worked();
     press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
     until("printers were looked for", () -> !text("print-said").startsWith("Looking"));

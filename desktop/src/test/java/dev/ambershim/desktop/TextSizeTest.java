@@ -86,8 +86,8 @@ class TextSizeTest extends DesktopTest {
   @Test
   void noWordIsCutFromOneToTwoHundredPercent() {
     open();
-    onFx(() -> model.setExample(DemoWorkshop::fill));
-    onFx(model::takeExample);
+    onFx(() -> model.opener().setExample(DemoWorkshop::fill));
+    onFx(model.opener()::takeExample);
     worked();
     everyPlace("100 %");
     for (int i = 0; i < 4; i++) {

@@ -130,7 +130,7 @@ class TimersTest extends DesktopTest {
   @Test
   void aPhotoIsPastedAtTheBenchAndABadOneRefused() throws IOException {
     start();
-    onFx(() -> model.create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
+    onFx(() -> create(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
     settle();
     press(KeyCode.F2);
     onFx(

@@ -46,7 +46,7 @@ class TroubleTest extends DesktopTest {
     String hash = Readings.sha256(bytes);
     try (Logbook logbook = Logbook.open(logbookFolder(), Access.WRITE, Clock.systemUTC())) {
       logbook.create(Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sedge Q4"));
-      logbook.attach(new Attachment(hash, "before.csv", bytes), Optional.empty());
+      logbook.files().attach(new Attachment(hash, "before.csv", bytes), Optional.empty());
       bad =
           logbook
               .create(
@@ -142,7 +142,7 @@ class TroubleTest extends DesktopTest {
   void aDamagedReadingIsReadAgainFromItsLog() throws Exception {
     twoJobs();
     try (Logbook logbook = Logbook.open(logbookFolder(), Access.WRITE, Clock.systemUTC())) {
-      logbook.log(logbook.load(bad).job().runs().get(0));
+      logbook.files().log(logbook.load(bad).job().runs().get(0));
     }
     sql("update reading set packed = x'1f8b0800deadbeef'");
     open();
@@ -161,7 +161,7 @@ class TroubleTest extends DesktopTest {
     Path file = folder.resolve("odd.csv");
     Files.write(file, log.toString().getBytes(StandardCharsets.UTF_8));
     open();
-    onFx(() -> model.addLogs(List.of(file), Side.AFTER));
+    onFx(() -> model.runs().add(List.of(file), Side.AFTER));
     settle();
     press(KeyCode.CONTROL, KeyCode.DIGIT9);
     assertThat(model.history()).noneMatch(Message::problem);

@@ -57,7 +57,9 @@ public final class Fixture {
   public static StoredJob take(
       Logbook logbook, StoredJob stored, Side side, String name, byte[] bytes) {
     String hash = Readings.sha256(bytes);
-    logbook.attach(new Attachment(hash, name, bytes), Optional.of(LogReader.read(name, bytes)));
+    logbook
+        .files()
+        .attach(new Attachment(hash, name, bytes), Optional.of(LogReader.read(name, bytes)));
     return logbook.edit(
         stored.id(), "run " + name, stored.job().withRun(RunEntry.of(side, name, hash)));
   }

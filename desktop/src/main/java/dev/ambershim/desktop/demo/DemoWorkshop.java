@@ -347,8 +347,11 @@ public final class DemoWorkshop {
     for (DemoRun run : runs) {
       byte[] bytes = run.kept();
       String hash = Readings.sha256(bytes);
-      logbook.attach(
-          new Attachment(hash, run.file(), bytes), Optional.of(LogReader.read(run.file(), bytes)));
+      logbook
+          .files()
+          .attach(
+              new Attachment(hash, run.file(), bytes),
+              Optional.of(LogReader.read(run.file(), bytes)));
       stored =
           logbook.edit(
               stored.id(),

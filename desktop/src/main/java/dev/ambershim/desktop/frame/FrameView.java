@@ -6,17 +6,14 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.desktop.frame.Inquiries.Asked;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Trouble;
-import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Copying;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.FileDialogs;
 import dev.ambershim.desktop.widget.FilePicker;
 import dev.ambershim.desktop.widget.Inquiry;
-import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.StageView;
 import dev.ambershim.desktop.widget.StepsScreen;
-import dev.ambershim.desktop.widget.Strip;
 import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.List;
@@ -27,28 +24,18 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 
 /**
  * The window's content: the job above, the stages at the left, the stage's answer in the middle,
  * the section at the right, the shelf below; sheets and drop targets lie over all of it.
  */
 public final class FrameView extends StackPane implements Desk {
-  /**
-   * A held key is told again within this time. It ends, because a dialog may swallow the release of
-   * the key that opened it.
-   */
-  private static final long AGAIN_NANOS = 900_000_000;
-
   /** Windows that are less wide are narrow, pixels. */
   private static final double NARROW = 1180;
 
@@ -63,24 +50,17 @@ public final class FrameView extends StackPane implements Desk {
   private final HandedFiles handed;
   private final Function<FrameView, Map<Stage, Supplier<StageView>>> stages;
   private final Map<Stage, StageView> built = new EnumMap<>(Stage.class);
-  private final BorderPane frame = new BorderPane();
-  private final ScrollPane middle = new ScrollPane();
+  private final FramePane frame;
   private Tour tour;
   private final Function<FrameView, StepsScreen> benches;
   private StepsScreen bench;
   private final Inquiries inquiries;
   private final Zoom zoom;
-  private final SectionPane section;
-  private final TopBar bar;
-  private final StageRail rail;
-  private final Shelf shelf;
-  private final HintBar hints;
-  private Node placed = new Column();
   private boolean atBench;
-  private KeyCode held;
-  private long heldAt;
+  private final HeldKey held = new HeldKey();
   private DropTargets drop;
-  private Sheet sheet;
+  private final Sheets sheets = new Sheets(getChildren(), this::below);
+  private final OwnSheets own;
 
   /**
    * Builds the shell.
@@ -101,29 +81,23 @@ public final class FrameView extends StackPane implements Desk {
     this.model = model;
     this.files = new FileDialogs(model, picker);
     this.handed = new HandedFiles(model, this);
+    this.own = new OwnSheets(this, sheets);
     this.stages = stages;
-    middle.setId("middle");
-    middle.setFitToWidth(true);
-    middle.setFitToHeight(true);
-    bar = new TopBar(this);
-    rail = new StageRail(model);
-    shelf = new Shelf(model, this::showHelp);
-    frame.setTop(bar);
-    frame.setLeft(rail);
-    frame.setCenter(middle);
-    section = new SectionPane(model);
-    frame.setRight(section);
-    hints = new HintBar(model);
-    frame.setBottom(new Column(hints, shelf));
+    frame = new FramePane(this);
     getChildren().add(frame);
     zoom = new Zoom(this, model.looks());
-    // What does not fit is cut at the foot of the middle, never the bar above.
-    frame.setMinSize(0, 0);
     widthProperty().addListener((o, was, is) -> fit(is.doubleValue()));
     heightProperty().addListener((o, was, is) -> mark("low", is.doubleValue() < LOW));
     setOnDragOver(this::hanging);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-    addEventFilter(KeyEvent.KEY_RELEASED, e -> held = null);
+    addEventFilter(KeyEvent.KEY_RELEASED, e -> held.release());
+    watch();
+    showStage();
+    Later.belowTheFold(model, this::takeUp);
+  }
+
+  /** Follows what is open. */
+  private void watch() {
     model.stageProperty().addListener((o, was, is) -> showStage());
     model
         .openedProperty()
@@ -145,33 +119,37 @@ public final class FrameView extends StackPane implements Desk {
         .addListener(
             (o, was, is) -> {
               if (was != null && is != null && !was.id().equals(is.id())) {
-                middle.setVvalue(0);
+                frame.toTheAnswer();
               }
             });
-    model.troubleProperty().addListener((o, was, is) -> showTrouble(was, is));
+    model.opener().troubleProperty().addListener((o, was, is) -> showTrouble(was, is));
     model
         .lostProperty()
         .addListener(
             (o, was, is) -> {
               if (is) {
-                showSheet("Where are the jobs?", CopiesPane.afterLoss(model, this::closeSheet));
+                own.showCopies();
               }
             });
-    showStage();
-    Later.belowTheFold(
-        model,
-        () -> {
-          model.workbench().timers().begin();
-          if (!model.readOnly()) {
-            model
-                .traffic()
-                .leftRuns(
-                    left ->
-                        model.say(
-                            "A conducted run was cut off and is in no job yet. Press Ctrl+J to take"
-                                + " it in."));
-          }
-        });
+  }
+
+  /** Takes up what was under way when the application ended. */
+  private void takeUp() {
+    model.workbench().timers().begin();
+    if (!model.readOnly()) {
+      model
+          .traffic()
+          .leftRuns(
+              left ->
+                  model.say(
+                      "A conducted run was cut off and is in no job yet. Press Ctrl+J to take it"
+                          + " in."));
+    }
+  }
+
+  /** What has the keyboard where no sheet lies over it. */
+  private Node below() {
+    return atBench ? bench.node() : frame;
   }
 
   /**
@@ -192,28 +170,12 @@ public final class FrameView extends StackPane implements Desk {
   private void fit(double width) {
     mark("narrow", width < NARROW);
     mark("tight", width < TIGHT);
-    boolean tight = width < TIGHT;
-    if (tight != (frame.getRight() == null)) {
-      bar.fold(tight);
-      rail.fold(tight);
-      shelf.fold(tight);
-      place(placed);
-    }
+    frame.fold(width < TIGHT);
   }
 
-  /**
-   * Puts a stage or a question into the middle; where there is no room beside it, the section too.
-   */
   private void place(Node node) {
-    placed = node;
-    hints.still(inquiries.shown().isPresent());
-    if (getWidth() < TIGHT && getWidth() > 0) {
-      frame.setRight(null);
-      middle.setContent(new Column(node, section));
-    } else {
-      middle.setContent(node);
-      frame.setRight(section);
-    }
+    frame.stillHints(inquiries.shown().isPresent());
+    frame.place(node);
   }
 
   private void mark(String style, boolean on) {
@@ -241,10 +203,10 @@ public final class FrameView extends StackPane implements Desk {
 
   private void showStage() {
     // The answer comes first, wherever the last stage was left.
-    middle.setVvalue(0);
+    frame.toTheAnswer();
     inquiries.end();
     if (model.openedProperty().get() && model.jobProperty().get() == null) {
-      Trouble trouble = model.troubleProperty().get();
+      Trouble trouble = model.opener().troubleProperty().get();
       place(trouble == null ? empty() : TroublePane.of(this, model, files.picker(), trouble));
       return;
     }
@@ -257,49 +219,15 @@ public final class FrameView extends StackPane implements Desk {
       showStage();
     } else if (is != null) {
       showSheet("This job did not open", TroublePane.of(this, model, files.picker(), is));
-    } else if (was != null && sheet != null && sheet.lookup("#trouble") != null) {
+    } else if (was != null && sheets.holds("#trouble")) {
       closeSheet();
     }
   }
 
   private Node empty() {
-    if (!model.jobs().isEmpty()) {
-      Button pick = new Button("Pick a job  Ctrl+L");
-      pick.getStyleClass().add("next");
-      pick.setOnAction(e -> showLogbook());
-      VBox none =
-          new Column(
-              14,
-              Labels.line(
-                  model.work().busyProperty().get() ? "Opening your job…" : "No job is open.",
-                  "answer"),
-              new Strip(10, pick));
-      none.getStyleClass().add("stage");
-      return none;
-    }
-    return inquiries.begin(Asked.BEGIN).node();
-  }
-
-  /** Ways to begin besides one's own job. */
-  List<Button> waysToBegin() {
-    Button look = new Button("Look at the example");
-    look.setId("empty-example");
-    look.setOnAction(
-        e -> {
-          endBegin();
-          model.takeExample();
-        });
-    look.disableProperty().bind(model.readOnlyProperty());
-    Button take = new Button("Take in a job bundle  Ctrl+I");
-    take.setOnAction(e -> files.takeBundle());
-    take.disableProperty().bind(model.readOnlyProperty());
-    Button practise = new Button("Practise  Ctrl+Shift+D");
-    practise.setId("empty-practise");
-    practise.setOnAction(e -> togglePractise());
-    Button walk = new Button("A tour of one minute  Ctrl+F1");
-    walk.setId("empty-tour");
-    walk.setOnAction(e -> beginTour());
-    return List.of(look, walk, take, practise);
+    return model.jobs().isEmpty()
+        ? inquiries.begin(Asked.BEGIN).node()
+        : EmptyPane.pick(model, own::showLogbook);
   }
 
   /** The beginning makes room for the job that it began. */
@@ -315,18 +243,15 @@ public final class FrameView extends StackPane implements Desk {
   }
 
   private void key(KeyEvent event) {
-    long now = System.nanoTime();
-    boolean again = event.getCode() == held && now - heldAt < AGAIN_NANOS;
-    held = event.getCode();
-    heldAt = now;
+    boolean again = held.again(event);
     if (again && (event.getCode() == KeyCode.F2 || atBench) && !typing(event)) {
       // A pedal or a key that is held down must not run through the steps.
       event.consume();
-    } else if (touring(event)) {
+    } else if (tour != null && !sheets.any() && touring(event)) {
       event.consume();
-    } else if (atBench && sheet == null && bench.key(event)) {
+    } else if (atBench && !sheets.any() && bench.key(event)) {
       event.consume();
-    } else if (event.getCode() == KeyCode.ESCAPE && sheet != null && model.openedProperty().get()) {
+    } else if (event.getCode() == KeyCode.ESCAPE && sheets.any() && model.openedProperty().get()) {
       closeSheet();
       event.consume();
     } else if (event.getCode() == KeyCode.ESCAPE
@@ -336,9 +261,7 @@ public final class FrameView extends StackPane implements Desk {
       event.consume();
     } else if (event.isShortcutDown() && event.getCode().isDigitKey()) {
       int digit = event.getCode().getChar().charAt(0) - '0';
-      leaveBench();
-      endInquiry();
-      model.stageProperty().set(Stage.at(digit == 0 ? 10 : digit));
+      goTo(Stage.at(digit == 0 ? 10 : digit));
       event.consume();
     } else if (Key.act(event, this)) {
       event.consume();
@@ -347,36 +270,43 @@ public final class FrameView extends StackPane implements Desk {
 
   @Override
   public void showSheet(String title, Node content) {
-    closeSheet();
-    sheet = new Sheet(title, this::closeSheet, content);
-    lay(sheet);
-    sheet.lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
-  }
-
-  /** Lays a sheet over the window; what scrolls in it can be found and focused at once. */
-  private void lay(Sheet over) {
-    getChildren().add(over);
-    over.applyCss();
+    sheets.show(title, content);
   }
 
   @Override
   public void closeSheet() {
-    if (sheet != null) {
-      Node back = atBench ? bench.node() : frame;
-      // What has the keyboard on the sheet is left first, so that it keeps what was picked in it.
-      back.requestFocus();
-      getChildren().remove(sheet);
-      sheet = null;
-    }
+    sheets.close();
   }
 
   @Override
   public void showQuestion(String title, Node content) {
-    closeSheet();
-    Sheet asking = new Sheet(title, () -> {}, content);
-    lay(asking);
-    asking.lookup("#close-sheet").setVisible(false);
-    sheet = asking;
+    sheets.ask(title, content);
+  }
+
+  @Override
+  public void showColumns(RunResult run) {
+    own.showColumns(run);
+  }
+
+  /** The window's own sheets. */
+  OwnSheets own() {
+    return own;
+  }
+
+  /** Goes to a stage itself, from wherever one is. */
+  void goTo(Stage stage) {
+    leaveBench();
+    endInquiry();
+    model.stageProperty().set(stage);
+  }
+
+  /** Whether a job is open; else it says how to begin one. */
+  boolean jobAsked() {
+    if (model.jobProperty().get() == null) {
+      model.say("Begin a job first: press Ctrl+N.");
+      return false;
+    }
+    return true;
   }
 
   /** Asks why the chip is hot, in place of the stage, or goes back to it. */
@@ -422,7 +352,7 @@ public final class FrameView extends StackPane implements Desk {
     showStage();
     if (!back) {
       place(inquiries.begin(asked).node());
-      placed.requestFocus();
+      frame.placed().requestFocus();
     }
   }
 
@@ -432,8 +362,7 @@ public final class FrameView extends StackPane implements Desk {
       leaveBench();
       return;
     }
-    if (model.jobProperty().get() == null) {
-      model.say("Begin a job first: press Ctrl+N.");
+    if (!jobAsked()) {
       return;
     }
     closeSheet();
@@ -456,21 +385,13 @@ public final class FrameView extends StackPane implements Desk {
     }
   }
 
-  void toggleKeys() {
-    if (sheet != null && sheet.lookup("#key-map") != null) {
-      closeSheet();
-    } else {
-      showSheet("Keys", KeysSheet.content());
-    }
-  }
-
   /** A minute's walk through the window, on the open job or the example. */
   void beginTour() {
     closeSheet();
     endTour();
     leaveBench();
     if (model.jobProperty().get() == null && model.jobs().isEmpty() && !model.readOnly()) {
-      model.takeExample();
+      model.opener().takeExample();
     }
     endInquiry();
     tour = new Tour(model);
@@ -485,103 +406,43 @@ public final class FrameView extends StackPane implements Desk {
     }
   }
 
-  /** Keys of the tour, while it is on. */
+  /** Keys of the tour, while it is on; whatever else is shown may be tried at once. */
   private boolean touring(KeyEvent event) {
-    if (tour == null || sheet != null) {
-      return false;
+    switch (event.getCode()) {
+      case ENTER, RIGHT, SPACE -> {
+        if (!tour.turn(1)) {
+          endTour();
+        }
+      }
+      case LEFT -> tour.turn(-1);
+      case ESCAPE -> endTour();
+      default -> {
+        return false;
+      }
     }
-    boolean goesOn =
-        switch (event.getCode()) {
-          case ENTER, RIGHT, SPACE -> tour.turn(1);
-          case LEFT -> tour.turn(-1);
-          case ESCAPE -> false;
-          default -> {
-            // Whatever is shown may be tried at once.
-            yield true;
-          }
-        };
-    if (!goesOn) {
-      endTour();
-    }
-    return switch (event.getCode()) {
-      case ENTER, RIGHT, SPACE, LEFT, ESCAPE -> true;
-      default -> false;
-    };
-  }
-
-  /** Shows what each stage of the open job has and asks for. */
-  void showWhere() {
-    if (model.jobProperty().get() == null) {
-      model.say("Begin a job first: press Ctrl+N.");
-      return;
-    }
-    showSheet(
-        "Where you stand",
-        WhereSheet.content(
-            model,
-            stage -> {
-              closeSheet();
-              endInquiry();
-              model.stageProperty().set(stage);
-            }));
-  }
-
-  /** Prints the report or the certificate of the open job. */
-  void showPrint() {
-    if (model.jobProperty().get() == null) {
-      model.say("Begin a job first: press Ctrl+N.");
-      return;
-    }
-    showSheet("Print", PrintSheet.content(model, this::closeSheet, files::writeReport));
+    return true;
   }
 
   /** Copies the answer that is on screen, as a sentence. */
   void copyAnswer() {
-    Node answer = middle.getContent() == null ? null : middle.getContent().lookup(".answer");
+    Node answer = frame.placed().lookup(".answer");
     if (answer instanceof Label said && !said.getText().isBlank()) {
       Copying.sentence(said.getText());
       model.say("Copied: the answer.");
     }
   }
 
-  /** The handbook's page for the place one is in, or what was there before. */
-  void toggleHelp() {
-    if (sheet != null && sheet.lookup("#help-list") != null) {
-      closeSheet();
-      return;
-    }
-    boolean logbook = sheet != null && sheet.lookup("#jobs") != null;
-    String page =
-        logbook
-            ? "logbook"
-            : atBench ? "plans" : inquiries.page().orElse(page(model.stageProperty().get()));
-    showHelp(page);
-  }
-
-  /** The handbook at a page. */
-  private void showHelp(String page) {
-    showSheet(
-        "Handbook",
-        HelpSheet.content(
-            page,
-            () -> showSheet("Keys", KeysSheet.content()),
-            () -> files.wrongTarget().ifPresent(to -> model.traffic().writeWrong(version(), to)),
-            "Amber Shim " + version()));
-  }
-
-  private static String version() {
-    String version = FrameView.class.getPackage().getImplementationVersion();
-    return version == null ? "(unpacked)" : version;
-  }
-
-  private static String page(Stage stage) {
-    return stage.name().toLowerCase(Locale.ROOT);
+  /** The handbook's page for the place one is in. */
+  String page() {
+    return atBench
+        ? "plans"
+        : inquiries.page().orElse(model.stageProperty().get().name().toLowerCase(Locale.ROOT));
   }
 
   /**
    * Three questions and a forecast, with the caret in the new job's name, where Enter begins it.
    */
-  void showNewJob() {
+  void beginJob() {
     if (!inquiries.shows(Asked.BEGIN)) {
       toggle(Asked.BEGIN);
     }
@@ -590,22 +451,6 @@ public final class FrameView extends StackPane implements Desk {
     if (name != null) {
       name.requestFocus();
     }
-  }
-
-  void showLogbook() {
-    showSheet(
-        "Logbook",
-        LogbookSheet.content(
-            model, this::closeSheet, this::showNewJob, this::togglePractise, this::toggleSeries));
-  }
-
-  void showSettings() {
-    showSheet("Units and look", SettingsSheet.content(model));
-  }
-
-  @Override
-  public void showColumns(RunResult run) {
-    showSheet("Columns of " + run.entry().fileName(), ColumnsSheet.content(model, run));
   }
 
   /** Does something with the stage on screen, if it is built. */

@@ -12,18 +12,18 @@ import javafx.scene.input.KeyEvent;
 
 /** Every action of the shell with its key. The key map and the window are made from this list. */
 enum Key {
-  HELP("F1", "the handbook's page for this place", FrameView::toggleHelp),
-  KEYS("Shift+F1", "show or hide this key map", FrameView::toggleKeys),
+  HELP("F1", "the handbook's page for this place", v -> v.own().toggleHelp()),
+  KEYS("Shift+F1", "show or hide this key map", v -> v.own().toggleKeys()),
   TOUR("Ctrl+F1", "a tour of one minute", FrameView::beginTour),
-  NEW_JOB("Ctrl+N", "begin a new job", FrameView::showNewJob),
-  LOGBOOK("Ctrl+L", "all jobs: open, search, begin", FrameView::showLogbook),
+  NEW_JOB("Ctrl+N", "begin a new job", FrameView::beginJob),
+  LOGBOOK("Ctrl+L", "all jobs: open, search, begin", v -> v.own().showLogbook()),
   BEFORE_LOGS("Ctrl+O", "add logs from before the work", v -> v.files().takeLogs(Side.BEFORE)),
   AFTER_LOGS("Ctrl+Shift+O", "add logs from after the work", v -> v.files().takeLogs(Side.AFTER)),
   CONDUCT("Ctrl+J", "conduct a stress run", FrameView::conduct),
   DIAGNOSIS("Ctrl+D", "why is it hot? and back", FrameView::toggleDiagnosis),
   PRACTISE("Ctrl+Shift+D", "practise: hidden faults, drops, steps", FrameView::togglePractise),
   SERIES("Ctrl+Shift+S", "which is best? a series, and back", FrameView::toggleSeries),
-  WHERE("Ctrl+K", "where you stand: what each stage has and asks for", FrameView::showWhere),
+  WHERE("Ctrl+K", "where you stand: what each stage has and asks for", v -> v.own().showWhere()),
   BENCH("F2", "go to the bench, and back", FrameView::toggleBench),
   RUNG("Ctrl+G", "write down a rung of the clock ladder", FrameView::writeRung),
   UNDO("Ctrl+Z", "undo", v -> v.undo(true)),
@@ -43,7 +43,7 @@ enum Key {
       v -> v.onStage(StageView::accept)),
   SIDE("Ctrl+B", "section before or after", FrameView::toggleSide),
   REPORT("Ctrl+P", "write the report (PDF or HTML)", v -> v.files().writeReport()),
-  PRINT("Ctrl+Shift+P", "print the report or the certificate", FrameView::showPrint),
+  PRINT("Ctrl+Shift+P", "print the report or the certificate", v -> v.own().showPrint()),
   COPY("Ctrl+Shift+C", "copy the answer as a sentence", FrameView::copyAnswer),
   RESULTS("Ctrl+R", "write the results (JSON or CSV)", v -> v.files().writeResults()),
   EXPORT("Ctrl+E", "write the job as a bundle", v -> v.files().writeBundle()),
@@ -54,7 +54,7 @@ enum Key {
       v -> v.model().looks().wish(Looks.Wish.of(v.model().themeProperty().get().other()))),
   LARGER("Ctrl+Plus", "larger text", v -> v.model().looks().larger(1), "Ctrl+Equals", "Ctrl+Add"),
   SMALLER("Ctrl+Minus", "smaller text", v -> v.model().looks().larger(-1), "Ctrl+Subtract"),
-  SETTINGS("Ctrl+U", "units, numbers, look and text size", FrameView::showSettings);
+  SETTINGS("Ctrl+U", "units, numbers, look and text size", v -> v.own().showSettings());
 
   /** Keys to the parts of a stage, as its buttons show them. */
   private static final List<KeyCombination> PARTS =

@@ -33,12 +33,12 @@ final class TopBar extends HBox {
   private void addButtons(FrameView view, JobModel model) {
     getChildren()
         .addAll(
-            button("Logbook", "Ctrl+L", "logbook", view::showLogbook),
+            button("Logbook", "Ctrl+L", "logbook", view.own()::showLogbook),
             undo(view, model, true),
             undo(view, model, false),
             button("Report", "Ctrl+P", "report", view.files()::writeReport),
-            button("Units", "Ctrl+U", "settings", view::showSettings),
-            button("Help", "F1", "help", view::toggleHelp));
+            button("Units", "Ctrl+U", "settings", view.own()::showSettings),
+            button("Help", "F1", "help", view.own()::toggleHelp));
   }
 
   /** Leaves the keys and the name away, where there is little room. */

@@ -17,16 +17,20 @@ final class TroublePane {
   static Node of(FrameView shell, JobModel model, FilePicker picker, Trouble trouble) {
     Button again =
         button(
-            "trouble-read-again", "Read its logs again", () -> model.openReadAgain(trouble.id()));
+            "trouble-read-again",
+            "Read its logs again",
+            () -> model.opener().readAgain(trouble.id()));
     again.getStyleClass().add("next");
     Button without =
         button(
             "trouble-without-runs",
             "Open without its runs",
-            () -> model.openWithoutRuns(trouble.id()));
+            () -> model.opener().withoutRuns(trouble.id()));
     Button earlier =
         button(
-            "trouble-earlier", "Take its last change back", () -> model.openEarlier(trouble.id()));
+            "trouble-earlier",
+            "Take its last change back",
+            () -> model.opener().earlier(trouble.id()));
     earlier.setDisable(model.readOnly());
     Button write =
         button(
@@ -43,9 +47,9 @@ final class TroublePane {
     remove.setOnAction(
         e -> {
           remove.setText("Remove it for good");
-          remove.setOnAction(f -> model.remove(trouble.id()));
+          remove.setOnAction(f -> model.opener().remove(trouble.id()));
         });
-    Button others = button("trouble-others", "Other jobs  Ctrl+L", shell::showLogbook);
+    Button others = button("trouble-others", "Other jobs  Ctrl+L", shell.own()::showLogbook);
     VBox box =
         new Column(
             14,

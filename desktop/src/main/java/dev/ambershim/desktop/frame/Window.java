@@ -78,8 +78,8 @@ public final class Window {
                     Asked.SERIES,
                     () -> new SeriesView(model, view, view::toggleSeries),
                     Asked.BEGIN,
-                    () -> new BeginView(model, view, view.waysToBegin(), view::endBegin)));
-    model.setExample(DemoWorkshop::fill);
+                    () -> new BeginView(model, view, EmptyPane.waysToBegin(view), view::endBegin)));
+    model.opener().setExample(DemoWorkshop::fill);
     await(fonts);
     scene.setRoot(shell);
     model.themeProperty().addListener((o, was, is) -> Dress.scene(scene, is));

@@ -82,7 +82,7 @@ public final class AllChips {
     Map<String, RunLog> logs = new HashMap<>();
     for (RunEntry run : job.runs()) {
       try {
-        logs.computeIfAbsent(run.sha256(), k -> logbook.log(run));
+        logs.computeIfAbsent(run.sha256(), k -> logbook.files().log(run));
       } catch (Problem unreadable) {
         // The chip is told without this log.
       }

@@ -1,41 +1,24 @@
 package dev.ambershim.desktop.model;
 
 import dev.ambershim.core.base.Notation;
-import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Choice;
 import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.JobRules;
-import dev.ambershim.core.job.JudgedRuns;
-import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.assembly.Part;
-import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.plan.Moment;
-import dev.ambershim.core.plan.Terms;
-import dev.ambershim.core.runs.reading.LogReader;
-import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
-import dev.ambershim.core.stage.weigh.FirstLook;
 import dev.ambershim.core.stage.weigh.OwnRecord;
 import dev.ambershim.core.stage.weigh.Tries;
 import dev.ambershim.core.stage.weigh.Weighing;
-import dev.ambershim.logbook.store.Attachment;
 import dev.ambershim.logbook.store.JobHead;
-import dev.ambershim.logbook.store.LogFiles;
 import dev.ambershim.logbook.store.Logbook;
-import dev.ambershim.logbook.store.Readings;
-import dev.ambershim.logbook.store.ShapeRoles;
 import dev.ambershim.logbook.store.StoredJob;
 import dev.ambershim.sensors.machine.TimerClock;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -60,7 +43,6 @@ public final class JobModel implements AutoCloseable {
   private final Work reckoning;
   private final Work assessor;
   private final Work inquiry;
-  private final Map<String, RunLog> logs = new ConcurrentHashMap<>();
   private final ReadOnlyObjectWrapper<StoredJob> stored = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Assessment> assessment = new ReadOnlyObjectWrapper<>();
@@ -74,11 +56,9 @@ public final class JobModel implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Notation> notation = new ReadOnlyObjectWrapper<>();
   private final ObservableList<JobHead> jobs = FXCollections.observableArrayList();
   private final List<Message> history = new ArrayList<>();
-  private final ReadOnlyObjectWrapper<Trouble> trouble = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyBooleanWrapper lost = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyBooleanWrapper waiting = new ReadOnlyBooleanWrapper(false);
   private final Keeping keeping = new Keeping(this);
-  private Consumer<Logbook> example = logbook -> {};
   private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
   private Assessing assessing = new Assessing();
@@ -86,6 +66,7 @@ public final class JobModel implements AutoCloseable {
   private final Archived archived = new Archived(this);
   private final Traffic traffic = new Traffic(this);
   private final RunEdits runs = new RunEdits(this);
+  private final JobOpener opener = new JobOpener(this);
   private final WorkModel workbench;
   private Logbook logbook;
   private int unsaved;
@@ -121,14 +102,13 @@ public final class JobModel implements AutoCloseable {
     logbook = from.logbook();
     keeping.begin(logbook);
     readOnly.set(logbook.readOnly());
-    logs.putAll(from.logs());
     assessing = from.assessing();
     notation.set(from.preferences().notation());
     looks.begin(from.preferences());
     jobs.setAll(from.jobs());
     from.assessment().ifPresent(assessment::set);
     from.stored().ifPresent(this::take);
-    trouble.set(from.trouble().orElse(null));
+    opener.found(from.trouble().orElse(null));
     boolean judged = from.assessment().filter(a -> a.comparison().isPresent()).isPresent();
     opened.set(true);
     stage.set(judged ? Stage.PROVE : Stage.WEIGH);
@@ -198,121 +178,12 @@ public final class JobModel implements AutoCloseable {
 
   /** Opens another job. */
   public void open(String id) {
-    opening(id, now -> Opened.fetch(logbook, now, logs, assessing.judged()));
+    opener.open(id);
   }
 
-  /** Opens a job after its logs were read again from the files as they came. */
-  public void openReadAgain(String id) {
-    opening(
-        id,
-        now -> {
-          assessing.judged().clear();
-          for (RunEntry run : now.job().runs()) {
-            logs.remove(run.sha256());
-          }
-          for (RunEntry run : now.job().runs()) {
-            if (!logs.containsKey(run.sha256())) {
-              logs.put(run.sha256(), logbook.readAnew(run));
-            }
-          }
-        });
-  }
-
-  /** Takes a job's last change back, which may have spoilt it, and opens it. */
-  public void openEarlier(String id) {
-    opening(
-        id,
-        now -> Opened.fetch(logbook, now, logs, assessing.judged()),
-        () -> {
-          try {
-            logbook.undo(id);
-          } catch (Problem unreadable) {
-            // The one before cannot be read either; opening it says so.
-          }
-        });
-  }
-
-  /** Opens a job as if it had no logs. */
-  public void openWithoutRuns(String id) {
-    opening(id, now -> now.job().runs().forEach(run -> logs.remove(run.sha256())));
-  }
-
-  /** Opens a job; whatever goes wrong with it is that job's trouble and nobody else's. */
-  private void opening(String id, Consumer<StoredJob> fetch) {
-    opening(id, fetch, () -> {});
-  }
-
-  private void opening(String id, Consumer<StoredJob> fetch, Runnable first) {
-    work.submit(
-        "opening the job",
-        progress -> {
-          try {
-            first.run();
-            StoredJob now = logbook.load(id);
-            fetch.accept(now);
-            Step step =
-                new Step(now, assessing.of(now.job(), logs, notation.get()), logbook.list());
-            logbook.keepSetting("lastJob", id);
-            return new Outcome(step, null);
-          } catch (RuntimeException | Error failure) {
-            String title = Opened.title(logbook.list(), id);
-            return new Outcome(null, Trouble.of(logbook, id, title, failure));
-          }
-        },
-        outcome -> {
-          trouble.set(outcome.trouble());
-          if (outcome.step() != null) {
-            boolean none = job.get() == null;
-            show(outcome.step());
-            if (none && judged(outcome.step())) {
-              stage.set(Stage.PROVE);
-            }
-          }
-        });
-  }
-
-  private static boolean judged(Step step) {
-    return step.assessment().comparison().isPresent();
-  }
-
-  /** A job that opened, or why it did not. */
-  private record Outcome(Step step, Trouble trouble) {}
-
-  /** Says how the example's jobs get into a logbook. */
-  public void setExample(Consumer<Logbook> filling) {
-    example = filling;
-  }
-
-  /** Takes the example's jobs into the logbook, to look around in, and opens the last of them. */
-  public void takeExample() {
-    work.submit(
-        "taking in the example",
-        progress -> {
-          example.accept(logbook);
-          return logbook.list();
-        },
-        taken -> {
-          jobs.setAll(taken);
-          if (!taken.isEmpty()) {
-            open(taken.get(0).id());
-          }
-          say("Two jobs of an invented bench are in your logbook. Begin your own with Ctrl+N.");
-        });
-  }
-
-  /** Takes a job out for good. */
-  public void remove(String id) {
-    work.submit(
-        "",
-        progress -> {
-          logbook.remove(id);
-          return logbook.list();
-        },
-        left -> {
-          jobs.setAll(left);
-          trouble.set(null);
-          say("The job is removed.");
-        });
+  /** Opens jobs, also those that something is wrong with. */
+  public JobOpener opener() {
+    return opener;
   }
 
   /** A kept state with what follows from it. */
@@ -341,38 +212,9 @@ public final class JobModel implements AutoCloseable {
     keeping.changed();
   }
 
-  private Step step(StoredJob now) {
-    return new Step(now, assessing.of(now.job(), logs, notation.get()), logbook.list());
-  }
-
-  /** Begins a new job. */
-  public void create(StartingPoint point, String title) {
-    begin(new FirstLook(point, null, usualTerms().wish()), title);
-  }
-
-  /** Prices, worth, odds and wish of the person, by the job that is open; else what is usual. */
-  public Terms usualTerms() {
-    return job.get() == null ? Terms.USUAL : job.get().terms();
-  }
-
-  /** Begins a job by the three answers of a first look, and opens it. */
-  public void begin(FirstLook look, String title) {
-    String plain = title.replaceAll("\\p{Cntrl}+", " ").strip();
-    String whole = plain.isEmpty() ? "New chip" : plain;
-    String name = whole.substring(0, Math.min(whole.length(), JobRules.MOST_LETTERS));
-    Terms terms = usualTerms();
-    work.submit(
-        "",
-        progress -> {
-          StoredJob now = logbook.create(look.job(name, terms));
-          logbook.keepSetting("lastJob", now.id());
-          return step(now);
-        },
-        step -> {
-          show(step);
-          stage.set(Stage.WEIGH);
-          say("New job \"" + name + "\". Check the figures layer by layer in the section.");
-        });
+  /** A kept state, worked out; not for the JavaFX thread. */
+  Step step(StoredJob now) {
+    return new Step(now, assessing.of(now.job(), notation.get()), logbook.list());
   }
 
   /**
@@ -408,7 +250,7 @@ public final class JobModel implements AutoCloseable {
     int mine = newest.incrementAndGet();
     assessor.submit(
         "",
-        progress -> mine == newest.get() ? assessing.of(changed, logs, writing) : null,
+        progress -> mine == newest.get() ? assessing.of(changed, writing) : null,
         result -> {
           if (result != null && mine == newest.get()) {
             assessment.set(result);
@@ -452,80 +294,32 @@ public final class JobModel implements AutoCloseable {
       say(back ? "There is nothing to undo." : "There is nothing to redo.");
       return;
     }
-    unsaved++;
-    work.submit(
+    change(
         "",
         progress -> {
           StoredJob now = back ? logbook.undo(id) : logbook.redo(id);
-          Opened.fetch(logbook, now, logs, assessing.judged());
-          return step(now);
-        },
-        step -> {
-          show(step);
-          say((back ? "Undone: " : "Done again: ") + what + ".");
+          assessing.fetch(logbook, now);
+          return new Told(step(now), (back ? "Undone: " : "Done again: ") + what + ".");
         });
   }
 
-  /** Takes logs into the job. */
-  public void addLogs(List<Path> files, Side to) {
-    if (job.get() == null) {
-      say("Begin a job first: press Ctrl+N.");
-      return;
-    }
-    String id = stored.get().id();
-    for (Path file : files) {
-      String name = file.getFileName().toString();
-      unsaved++;
-      work.submit(
-          "reading " + name,
-          progress -> {
-            byte[] bytes = LogFiles.read(file);
-            RunLog log = LogReader.read(name, bytes, progress);
-            String hash = Readings.sha256(bytes);
-            StoredJob now = logbook.load(id);
-            if (now.job().runs().size() >= JobRules.MOST_RUNS) {
-              throw new Problem(
-                  "job.many",
-                  Place.file(name),
-                  "The job has " + JobRules.MOST_RUNS + " runs; more are not taken.",
-                  "Begin a second job for the next ones.");
-            }
-            if (now.job().runs(to).stream().anyMatch(r -> r.sha256().equals(hash))) {
-              return new Taken(step(now), name + " is already among the runs " + to.words() + ".");
-            }
-            RunEntry run = RunEntry.of(to, name, hash).withRoles(ShapeRoles.recall(logbook, log));
-            judge(run, log);
-            logbook.attach(new Attachment(hash, name, bytes), Optional.of(log));
-            logs.put(hash, log);
-            Job with = now.job().withRun(run);
-            StoredJob kept = logbook.edit(id, "run " + to.words() + ": " + name, with);
-            return new Taken(step(kept), Message.told(name, to, log));
-          },
-          taken -> {
-            show(taken.step());
-            say(taken.words());
-          });
-    }
-    stage.set(to == Side.BEFORE ? Stage.BASELINE : Stage.PROVE);
-  }
-
-  private record Taken(Step step, String words) {}
+  /** A kept state, and what to say of it. */
+  record Told(Step step, String words) {}
 
   /**
-   * Judges a run before it is kept: what cannot be judged must not lie in a job. Columns whose
-   * roles are to be said are no fault; the run's screen asks for them.
+   * Makes a change in the logbook first, and shows it after that.
+   *
+   * @param name what goes on, in words; empty if nobody waits for it
    */
-  private void judge(RunEntry run, RunLog log) {
-    Optional<Problem> fault =
-        assessing.judged().judge(run, log).problem().filter(p -> p.key().equals(JudgedRuns.FAULT));
-    if (fault.isPresent()) {
-      throw new Problem(
-          JudgedRuns.FAULT,
-          Place.file(log.fileName()),
-          "This log cannot be judged: something in it was not foreseen. It was not taken in.",
-          "Export it anew, or a shorter stretch of it.",
-          fault.get());
-    }
+  void change(String name, Work.Task<Told> task) {
+    unsaved++;
+    work.submit(
+        name,
+        task,
+        told -> {
+          show(told.step());
+          say(told.words());
+        });
   }
 
   /** What each chip of the logbook does. */
@@ -536,11 +330,6 @@ public final class JobModel implements AutoCloseable {
   /** Which jobs are put away. */
   public Archived archived() {
     return archived;
-  }
-
-  /** The job that could not be opened, or null. */
-  public ReadOnlyObjectProperty<Trouble> troubleProperty() {
-    return trouble.getReadOnlyProperty();
   }
 
   /** Whether the logbook holds no job though it should. */
@@ -579,15 +368,15 @@ public final class JobModel implements AutoCloseable {
     return logbook;
   }
 
-  /** A log that was read, by its hash. */
-  RunLog log(String sha256) {
-    return logs.get(sha256);
+  /** What was read and judged so far. */
+  Assessing judging() {
+    return assessing;
   }
 
   /** A job that just came in, ready to show; not for the JavaFX thread. */
   Step newcomer(StoredJob now) {
     logbook.keepSetting("lastJob", now.id());
-    Opened.fetch(logbook, now, logs, assessing.judged());
+    assessing.fetch(logbook, now);
     return step(now);
   }
 
@@ -599,24 +388,18 @@ public final class JobModel implements AutoCloseable {
   /** Changes how figures are written. */
   public void setNotation(Notation other) {
     notation.set(other);
-    keepPreferences();
+    if (logbook != null) {
+      work.submit(
+          "",
+          progress -> {
+            Preferences.keep(logbook, other);
+            return other;
+          },
+          done -> {});
+    }
     if (job.get() != null) {
       assess(job.get());
     }
-  }
-
-  private void keepPreferences() {
-    if (logbook == null) {
-      return;
-    }
-    Notation writing = notation.get();
-    work.submit(
-        "",
-        progress -> {
-          Preferences.keep(logbook, writing);
-          return writing;
-        },
-        done -> {});
   }
 
   /** Remembers a setting that belongs to this machine, such as where the window stands. */
@@ -666,7 +449,7 @@ public final class JobModel implements AutoCloseable {
 
   /** How many runs were judged so far. */
   public int runsJudged() {
-    return assessing.judged().count();
+    return assessing.judgedRuns();
   }
 
   /** Whether everything that was asked for is worked out and kept. */

@@ -1,9 +1,26 @@
 package dev.ambershim.desktop.model;
 
+import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
+import dev.ambershim.core.job.JobRules;
+import dev.ambershim.core.job.RunEntry;
 import dev.ambershim.core.job.Side;
+import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.Role;
+import dev.ambershim.core.runs.reading.RunLog;
+import dev.ambershim.core.stage.Stage;
+import dev.ambershim.logbook.store.Attachment;
+import dev.ambershim.logbook.store.LogFiles;
+import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.Readings;
+import dev.ambershim.logbook.store.ShapeRoles;
+import dev.ambershim.logbook.store.StoredJob;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleConsumer;
 
 /** What a person can do to the runs of the job. */
 public final class RunEdits {
@@ -11,6 +28,47 @@ public final class RunEdits {
 
   RunEdits(JobModel model) {
     this.model = model;
+  }
+
+  /** Takes logs into the job. */
+  public void add(List<Path> files, Side to) {
+    if (model.jobProperty().get() == null) {
+      model.say("Begin a job first: press Ctrl+N.");
+      return;
+    }
+    String id = model.storedProperty().get().id();
+    for (Path file : files) {
+      model.change("reading " + file.getFileName(), progress -> added(id, file, to, progress));
+    }
+    model.stageProperty().set(to == Side.BEFORE ? Stage.BASELINE : Stage.PROVE);
+  }
+
+  /** Reads a log, judges it, and keeps it with the job; not for the JavaFX thread. */
+  private JobModel.Told added(String id, Path file, Side to, DoubleConsumer progress)
+      throws IOException {
+    Logbook logbook = model.logbook();
+    String name = file.getFileName().toString();
+    byte[] bytes = LogFiles.read(file);
+    RunLog log = LogReader.read(name, bytes, progress);
+    String hash = Readings.sha256(bytes);
+    StoredJob now = logbook.load(id);
+    if (now.job().runs().size() >= JobRules.MOST_RUNS) {
+      throw new Problem(
+          "job.many",
+          Place.file(name),
+          "The job has " + JobRules.MOST_RUNS + " runs; more are not taken.",
+          "Begin a second job for the next ones.");
+    }
+    if (now.job().runs(to).stream().anyMatch(r -> r.sha256().equals(hash))) {
+      return new JobModel.Told(
+          model.step(now), name + " is already among the runs " + to.words() + ".");
+    }
+    RunEntry run = RunEntry.of(to, name, hash).withRoles(ShapeRoles.recall(logbook, log));
+    model.judging().judge(run, log);
+    logbook.files().attach(new Attachment(hash, name, bytes), Optional.of(log));
+    model.judging().take(hash, log);
+    StoredJob kept = logbook.edit(id, "run " + to.words() + ": " + name, now.job().withRun(run));
+    return new JobModel.Told(model.step(kept), Message.told(name, to, log));
   }
 
   /** Takes a run out of the job. */
@@ -31,7 +89,7 @@ public final class RunEdits {
   /** Says what a column of a run is. */
   public void setRole(int index, String channel, Role role) {
     String hash = model.jobProperty().get().runs().get(index).sha256();
-    model.traffic().remember(model.log(hash), channel, role);
+    model.traffic().remember(model.judging().log(hash), channel, role);
     model.edit(
         "column " + channel + " is " + role.words(),
         old -> old.withRun(index, old.runs().get(index).withRole(channel, role)));

@@ -99,8 +99,8 @@ public final class Traffic {
 
   /** A photo's bytes, if it is there. Call on a line of work. */
   public Optional<byte[]> photo(Photo photo) {
-    return model.logbook().holds(photo.sha256())
-        ? Optional.of(model.logbook().attachment(photo.sha256()).bytes())
+    return model.logbook().files().holds(photo.sha256())
+        ? Optional.of(model.logbook().files().attachment(photo.sha256()).bytes())
         : Optional.empty();
   }
 

@@ -2,6 +2,7 @@ package dev.ambershim.desktop.model;
 
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.JobRules;
+import dev.ambershim.logbook.store.DiskFull;
 import dev.ambershim.logbook.store.Logbook;
 import java.util.Optional;
 import org.slf4j.LoggerFactory;
@@ -39,7 +40,7 @@ public record Trouble(String id, String title, String what) {
     if (failure instanceof OutOfMemoryError) {
       return "There is not enough memory to work it out. Open it without its runs, and take some out.";
     }
-    return Logbook.diskFull(failure)
+    return DiskFull.of(failure)
         .map(Problem::getMessage)
         .orElse("Something in it was not foreseen (" + failure.getClass().getSimpleName() + ").");
   }

@@ -2,7 +2,7 @@ package dev.ambershim.desktop.model;
 
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
-import dev.ambershim.logbook.store.Logbook;
+import dev.ambershim.logbook.store.DiskFull;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
@@ -151,7 +151,7 @@ public final class Work implements AutoCloseable {
   }
 
   private static Problem problem(String what, Throwable e) {
-    Optional<Problem> full = Logbook.diskFull(e);
+    Optional<Problem> full = DiskFull.of(e);
     if (full.isPresent()) {
       return full.get();
     }

@@ -173,7 +173,7 @@ public final class WorkModel implements AutoCloseable {
 
   /** Fetches the small picture of a photo. */
   public void thumbnail(Photo photo, Consumer<Optional<byte[]>> fetched) {
-    planning.submit("", progress -> model.logbook().thumbnail(photo.sha256()), fetched);
+    planning.submit("", progress -> model.logbook().files().thumbnail(photo.sha256()), fetched);
   }
 
   /**
@@ -186,7 +186,7 @@ public final class WorkModel implements AutoCloseable {
         "",
         progress ->
             Photos.scaled(
-                photo.name(), model.logbook().attachment(photo.sha256()).bytes(), longest),
+                photo.name(), model.logbook().files().attachment(photo.sha256()).bytes(), longest),
         fetched);
   }
 

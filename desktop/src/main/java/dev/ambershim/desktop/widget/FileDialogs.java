@@ -34,7 +34,7 @@ public final class FileDialogs {
     try {
       List<Path> logs = files.stream().flatMap(f -> LogFiles.inside(f).stream()).toList();
       if (!logs.isEmpty()) {
-        model.addLogs(logs, side);
+        model.runs().add(logs, side);
       }
     } catch (Problem problem) {
       model.say(problem.getMessage());

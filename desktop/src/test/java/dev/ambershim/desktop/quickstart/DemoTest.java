@@ -44,7 +44,7 @@ class DemoTest {
             .orElseThrow();
     StoredJob stored = logbook.load(id);
     Map<String, RunLog> logs = new HashMap<>();
-    stored.job().runs().forEach(r -> logs.put(r.sha256(), logbook.log(r)));
+    stored.job().runs().forEach(r -> logs.put(r.sha256(), logbook.files().log(r)));
     return Assessment.of(stored.job(), logs, Notation.METRIC);
   }
 

@@ -76,8 +76,8 @@ public final class JobBundle {
     files.put("job.json", document.getBytes(StandardCharsets.UTF_8));
     Matcher hashes = Pattern.compile("\\b[0-9a-f]{64}\\b").matcher(document);
     while (hashes.find()) {
-      if (logbook.holds(hashes.group())) {
-        byte[] bytes = logbook.attachment(hashes.group()).bytes();
+      if (logbook.files().holds(hashes.group())) {
+        byte[] bytes = logbook.files().attachment(hashes.group()).bytes();
         Optional<String> picture = Photos.ending(bytes);
         files.put(
             picture
@@ -103,9 +103,10 @@ public final class JobBundle {
       if (files.containsKey(at)) {
         continue;
       }
-      Attachment file = logbook.attachment(run.sha256());
+      Attachment file = logbook.files().attachment(run.sha256());
       files.put(at, file.bytes());
       logbook
+          .files()
           .reading(run.sha256())
           .ifPresent(
               log ->
@@ -144,7 +145,7 @@ public final class JobBundle {
   private static void addPhotos(
       Logbook logbook, Set<Photo> photos, Map<String, byte[]> files, ArrayNode list) {
     for (Photo photo : photos) {
-      Attachment file = logbook.attachment(photo.sha256());
+      Attachment file = logbook.files().attachment(photo.sha256());
       String ending = Photos.ending(file.bytes()).orElse("png");
       files.put("photos/" + photo.sha256() + "." + ending, file.bytes());
       ObjectNode entry = list.addObject();
@@ -226,7 +227,7 @@ public final class JobBundle {
     judge(name, job, read);
     for (Map.Entry<String, byte[]> log : files.entrySet()) {
       String hash = hashIn(log.getKey());
-      logbook.attach(new Attachment(hash, names.get(hash), log.getValue()), read.get(hash));
+      logbook.files().attach(new Attachment(hash, names.get(hash), log.getValue()), read.get(hash));
     }
     for (Photo photo : photos(job)) {
       photos.forEach(

@@ -68,8 +68,8 @@ public final class Photos {
   public static Photo keep(Logbook logbook, String name, byte[] bytes) {
     byte[] small = scaled(name, bytes, THUMBNAIL);
     String hash = Readings.sha256(bytes);
-    logbook.attach(new Attachment(hash, name, bytes), Optional.empty());
-    logbook.attachThumbnail(hash, small);
+    logbook.files().attach(new Attachment(hash, name, bytes), Optional.empty());
+    logbook.files().attachThumbnail(hash, small);
     return new Photo(hash, name);
   }
 

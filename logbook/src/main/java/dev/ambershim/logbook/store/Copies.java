@@ -180,10 +180,10 @@ public final class Copies {
     WriterLock lock = WriterLock.take(logbookFolder);
     try {
       setAside(logbookFolder, clock);
-      Path part = logbookFolder.resolve(Logbook.FILE + ".part");
+      Path part = logbookFolder.resolve(LogbookFile.FILE + ".part");
       Files.copy(copy.file(), part, StandardCopyOption.REPLACE_EXISTING);
       OwnerOnly.keep(part);
-      Files.move(part, logbookFolder.resolve(Logbook.FILE), StandardCopyOption.ATOMIC_MOVE);
+      Files.move(part, logbookFolder.resolve(LogbookFile.FILE), StandardCopyOption.ATOMIC_MOVE);
       return copy;
     } catch (IOException e) {
       throw new Problem(
@@ -202,10 +202,11 @@ public final class Copies {
     String stamp = clock.instant().truncatedTo(ChronoUnit.SECONDS).toString().replace(":", "");
     Path aside = logbookFolder.resolve("set-aside-" + stamp);
     for (String ending : List.of("", "-wal", "-shm")) {
-      Path file = logbookFolder.resolve(Logbook.FILE + ending);
+      Path file = logbookFolder.resolve(LogbookFile.FILE + ending);
       if (Files.exists(file)) {
         OwnerOnly.make(aside);
-        Files.move(file, aside.resolve(Logbook.FILE + ending), StandardCopyOption.REPLACE_EXISTING);
+        Files.move(
+            file, aside.resolve(LogbookFile.FILE + ending), StandardCopyOption.REPLACE_EXISTING);
       }
     }
   }

@@ -32,6 +32,6 @@ public final class LeftRuns {
   }
 
   private static boolean holds(Logbook logbook, Path file) {
-    return logbook.holds(Readings.sha256(LogFiles.read(file)));
+    return logbook.files().holds(Readings.sha256(LogFiles.read(file)));
   }
 }

@@ -3,11 +3,7 @@ package dev.ambershim.logbook.store;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.Job;
-import dev.ambershim.core.job.RunEntry;
-import dev.ambershim.core.runs.reading.LogReader;
-import dev.ambershim.core.runs.reading.RunLog;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -21,37 +17,29 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.flywaydb.core.Flyway;
 import org.jdbi.v3.core.Handle;
+import org.jdbi.v3.core.HandleCallback;
+import org.jdbi.v3.core.HandleConsumer;
 import org.jdbi.v3.core.Jdbi;
-import org.sqlite.SQLiteConfig;
 
 /**
  * All jobs of a person, in one SQLite file with a write-ahead log. A method that changes something
  * returns once the change is safely on disk. Safe for use from several threads.
  */
 public final class Logbook implements AutoCloseable {
-  static final String FILE = "logbook.sqlite";
-  private static final int SCHEMA = 2;
-
   /** The file that remembers how many jobs there were. */
   private static final String HELD = "jobs-held";
 
-  private final Path folder;
-  private final Access access;
-  private final WriterLock lock;
-  private final Connection connection;
+  private final LogbookFile file;
   private final Jdbi jdbi;
   private final Clock clock;
+  private final KeptFiles files = new KeptFiles(this);
   private Map<String, Known> known = new HashMap<>();
   private boolean changed;
 
-  private Logbook(Path folder, Access access, WriterLock lock, Connection connection, Clock clock) {
-    this.folder = folder;
-    this.access = access;
-    this.lock = lock;
-    this.connection = connection;
-    this.jdbi = Jdbi.create(connection);
+  private Logbook(LogbookFile file, Clock clock) {
+    this.file = file;
+    this.jdbi = Jdbi.create(file.connection());
     this.clock = clock;
   }
 
@@ -60,203 +48,44 @@ public final class Logbook implements AutoCloseable {
    *
    * @param folder where it lives; made if missing
    * @param clock tells when a change was made
-   * @throws Problem {@code logbook.busy}, {@code logbook.missing}, {@code logbook.newer} or {@code
-   *     logbook.damaged}
+   * @throws Problem {@code logbook.busy}, {@code logbook.missing}, {@code logbook.newer}, {@code
+   *     logbook.denied}, {@code logbook.folder}, {@code disk.full} or {@code logbook.damaged}
    */
   public static Logbook open(Path folder, Access access, Clock clock) {
-    WriterLock lock = null;
-    Connection connection = null;
-    try {
-      if (access == Access.WRITE) {
-        OwnerOnly.make(folder);
-        requireRights(folder);
-        lock = WriterLock.take(folder);
-        OwnerOnly.tighten(folder);
-      } else if (!Files.exists(folder.resolve(FILE))) {
-        throw new Problem(
-            "logbook.missing",
-            Place.file(folder.toString()),
-            "There is no logbook in this folder.",
-            "Open it for writing once, or choose another folder.");
-      }
-      connection = connect(folder.resolve(FILE), access);
-      Logbook logbook = new Logbook(folder, access, lock, connection, clock);
-      logbook.bringUpToDate();
-      if (access == Access.WRITE) {
-        OwnerOnly.tighten(folder);
-      }
-      return logbook;
-    } catch (IOException | UncheckedIOException e) {
-      release(connection, lock);
-      throw new Problem(
-          "logbook.folder",
-          Place.file(folder.toString()),
-          "The folder cannot be written.",
-          "Choose another folder with --logbook, or make this one writable.",
-          e);
-    } catch (SQLException e) {
-      release(connection, lock);
-      throw failed(folder, e);
-    } catch (RuntimeException e) {
-      release(connection, lock);
-      throw e instanceof Problem ? e : failed(folder, e);
-    }
+    return new Logbook(LogbookFile.open(folder, access), clock);
   }
 
-  /** Says which right is missing, rather than that the file is damaged. */
-  private static void requireRights(Path folder) {
-    Path file = folder.resolve(FILE);
-    if (!Files.isWritable(folder)) {
-      throw denied(folder, "The folder may not be written by you", "write and enter");
-    }
-    for (Path each : List.of(file, folder.resolve(FILE + "-wal"), folder.resolve("writer.lock"))) {
-      if (Files.exists(each) && !(Files.isReadable(each) && Files.isWritable(each))) {
-        throw denied(
-            each,
-            Files.isReadable(each)
-                ? "The file may not be written by you"
-                : "The file may not be read by you",
-            "read and write");
-      }
-    }
+  /** The files that jobs name. */
+  public KeptFiles files() {
+    return files;
   }
 
-  private static Problem denied(Path place, String what, String right) {
-    return new Problem(
-        "logbook.denied",
-        Place.file(place.toString()),
-        what + ".",
-        "Give yourself the right to " + right + " it, or look at it with --read-only.");
+  /** Reads from the database, one thread at a time. */
+  synchronized <T> T read(HandleCallback<T, RuntimeException> question) {
+    return jdbi.withHandle(question);
   }
 
-  private static Problem failed(Path folder, Exception cause) {
-    Optional<Problem> full = diskFull(cause);
-    return full.orElseGet(() -> damaged(folder, cause));
+  /** Writes to the database, all of it or nothing, one thread at a time. */
+  synchronized void write(HandleConsumer<RuntimeException> change) {
+    jdbi.useTransaction(change);
   }
 
-  /** The problem of a disk that is full, if that is what a failure comes from. */
-  public static Optional<Problem> diskFull(Throwable failure) {
-    for (Throwable e = failure; e != null; e = e.getCause()) {
-      String said = String.valueOf(e.getMessage());
-      if (said.contains("SQLITE_FULL")
-          || said.contains("database or disk is full")
-          || said.contains("No space left on device")) {
-        return Optional.of(
-            new Problem(
-                "disk.full",
-                Place.NOWHERE,
-                "The disk is full, so nothing more can be kept.",
-                "Make room, then make the change again; all that was kept before is safe.",
-                e));
-      }
-    }
-    return Optional.empty();
-  }
-
-  private static void release(Connection connection, WriterLock lock) {
-    try {
-      if (connection != null) {
-        connection.close();
-      }
-    } catch (SQLException ignored) {
-      // The first failure is the one that the person hears of.
-    }
-    if (lock != null) {
-      lock.close();
-    }
-  }
-
-  private static Problem damaged(Path folder, Exception cause) {
-    return new Problem(
-        "logbook.damaged",
-        Place.file(folder.resolve(FILE).toString()),
-        "The logbook cannot be opened; the file may be damaged.",
-        "Copy the folder somewhere safe, then put the last copy back: amber-shim restore.",
-        cause);
-  }
-
-  private static Connection connect(Path file, Access access) throws SQLException {
-    SQLiteConfig config = new SQLiteConfig();
-    config.enforceForeignKeys(true);
-    config.setBusyTimeout(5000);
-    if (access == Access.READ_ONLY) {
-      config.setReadOnly(true);
-      if (unwritable(file)) {
-        // A medium that cannot be written has no writer either, and no place for a lock.
-        return config.createConnection("jdbc:sqlite:file:" + uri(file) + "?mode=ro&immutable=1");
-      }
-    } else {
-      config.setJournalMode(SQLiteConfig.JournalMode.WAL);
-      // Full: a change that was confirmed is still there after a power cut.
-      config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-    }
-    // Not by way of the driver manager, which looks for drivers in every library first.
-    return config.createConnection("jdbc:sqlite:" + file);
-  }
-
-  private static String uri(Path file) {
-    return file.toAbsolutePath()
-        .toString()
-        .replace("%", "%25")
-        .replace("?", "%3f")
-        .replace("#", "%23");
-  }
-
-  /** Whether no log file stands beside a database and none could be made. */
-  private static boolean unwritable(Path file) {
-    Path folder = file.toAbsolutePath().getParent();
-    return !Files.isWritable(folder) && !Files.exists(folder.resolve(FILE + "-shm"));
-  }
-
-  private void bringUpToDate() throws SQLException {
-    int version = schemaVersion();
-    if (version > SCHEMA) {
-      throw new Problem(
-          "logbook.newer",
-          Place.file(folder.toString()),
-          "This logbook was written by a newer Amber Shim.",
-          "Use the newer version; nothing was changed.");
-    }
-    // Flyway takes longer to load than all else here, so it is asked only when there is work.
-    if (version < SCHEMA && access == Access.WRITE) {
-      Flyway.configure(Logbook.class.getClassLoader())
-          .dataSource("jdbc:sqlite:" + folder.resolve(FILE), null, null)
-          .locations("classpath:dev/ambershim/logbook/store")
-          .load()
-          .migrate();
-    }
-  }
-
-  /** The version of the tables, 0 for a new file; asked directly, being the first question. */
-  private int schemaVersion() throws SQLException {
-    try (Statement statement = connection.createStatement()) {
-      try (ResultSet kept =
-          statement.executeQuery(
-              "select 1 from sqlite_master where name = 'flyway_schema_history'")) {
-        if (!kept.next()) {
-          return 0;
-        }
-      }
-      try (ResultSet version =
-          statement.executeQuery(
-              "select max(cast(version as integer)) from flyway_schema_history"
-                  + " where success = 1")) {
-        return version.getInt(1);
-      }
-    }
+  /** The moment, as it is kept. */
+  String now() {
+    return clock.instant().toString();
   }
 
   /** The folder it lives in. */
   public Path folder() {
-    return folder;
+    return file.folder();
   }
 
   /** Whether it may only be looked at. */
   public boolean readOnly() {
-    return access == Access.READ_ONLY;
+    return file.access() == Access.READ_ONLY;
   }
 
-  private void requireWrite() {
+  void requireWrite() {
     if (readOnly()) {
       throw new Problem(
           "logbook.readOnly",
@@ -352,7 +181,7 @@ public final class Logbook implements AutoCloseable {
    */
   public Optional<String> lookOver() {
     // On a connection of its own, so that nobody waits for it.
-    try (Connection reader = connect(folder.resolve(FILE), Access.READ_ONLY);
+    try (Connection reader = file.reader();
         Statement statement = reader.createStatement();
         ResultSet found = statement.executeQuery("pragma quick_check(3)")) {
       String first = found.next() ? found.getString(1) : "no answer";
@@ -371,15 +200,15 @@ public final class Logbook implements AutoCloseable {
     if (!copyDue()) {
       return;
     }
-    try (Connection reader = connect(folder.resolve(FILE), Access.READ_ONLY)) {
-      Copies.write(reader, folder, clock);
+    try (Connection reader = file.reader()) {
+      Copies.write(reader, folder(), clock);
     } catch (IOException | SQLException e) {
-      throw diskFull(e)
+      throw DiskFull.of(e)
           .orElseGet(
               () ->
                   new Problem(
                       "copy.unwritten",
-                      Place.file(folder.resolve(Copies.FOLDER).toString()),
+                      Place.file(folder().resolve(Copies.FOLDER).toString()),
                       "Today's copy of the logbook could not be made.",
                       "Look whether the folder may be written and has space.",
                       e));
@@ -388,7 +217,7 @@ public final class Logbook implements AutoCloseable {
 
   /** Whether there was a change since it was opened, and today has no copy. */
   public synchronized boolean copyDue() {
-    return !readOnly() && changed && Copies.due(folder, clock);
+    return !readOnly() && changed && Copies.due(folder(), clock);
   }
 
   /** Whether it held jobs the last time it was open, and now holds none. */
@@ -399,7 +228,7 @@ public final class Logbook implements AutoCloseable {
   /** How many jobs the last window left, as a file beside the database says. */
   private String held() {
     try {
-      String text = Files.readString(folder.resolve(HELD)).strip();
+      String text = Files.readString(folder().resolve(HELD)).strip();
       return text.matches("\\d{1,6}") ? text : "0";
     } catch (IOException none) {
       return "0";
@@ -408,9 +237,9 @@ public final class Logbook implements AutoCloseable {
 
   private void keepHeld() {
     try {
-      Path file = folder.resolve(HELD);
-      Files.writeString(file, list().size() + "\n");
-      OwnerOnly.keep(file);
+      Path held = folder().resolve(HELD);
+      Files.writeString(held, list().size() + "\n");
+      OwnerOnly.keep(held);
     } catch (IOException | RuntimeException ignored) {
       // It only helps to notice a loss.
     }
@@ -440,7 +269,7 @@ public final class Logbook implements AutoCloseable {
   /** Takes in a job that has an id already, as it came from another logbook. */
   public synchronized StoredJob create(String id, Job job) {
     requireWrite();
-    String now = clock.instant().toString();
+    String now = now();
     jdbi.useTransaction(
         h -> {
           h.execute("insert into job values (?, ?, ?, 1)", id, now, now);
@@ -498,7 +327,7 @@ public final class Logbook implements AutoCloseable {
   public synchronized StoredJob edit(String id, String what, Job job) {
     requireWrite();
     changed = true;
-    String now = clock.instant().toString();
+    String now = now();
     return jdbi.inTransaction(
         h -> {
           int number = revision(h, id);
@@ -521,7 +350,7 @@ public final class Logbook implements AutoCloseable {
 
   private StoredJob step(String id, int by) {
     requireWrite();
-    String now = clock.instant().toString();
+    String now = now();
     return jdbi.inTransaction(
         h -> {
           int target = revision(h, id) + by;
@@ -571,125 +400,6 @@ public final class Logbook implements AutoCloseable {
     keepHeld();
   }
 
-  /** Keeps a file as it came, and what was read from it if it is a log. */
-  public synchronized void attach(Attachment file, Optional<RunLog> read) {
-    requireWrite();
-    jdbi.useTransaction(
-        h -> {
-          h.execute(
-              "insert or ignore into attachment values (?, ?, ?, ?, ?)",
-              file.sha256(),
-              file.name(),
-              file.bytes().length,
-              clock.instant().toString(),
-              file.bytes());
-          if (read.isPresent()) {
-            h.execute(
-                "insert or replace into reading values (?, ?, ?)",
-                file.sha256(),
-                LogReader.VERSION,
-                Readings.pack(read.get()));
-          }
-        });
-  }
-
-  /**
-   * Gives a file as it came.
-   *
-   * @throws Problem {@code attachment.missing} if it is not there
-   */
-  public synchronized Attachment attachment(String sha256) {
-    return jdbi.withHandle(
-            h ->
-                h.createQuery("select sha256, name, bytes from attachment where sha256 = ?")
-                    .bind(0, sha256)
-                    .map(
-                        (rs, c) -> new Attachment(rs.getString(1), rs.getString(2), rs.getBytes(3)))
-                    .findOne())
-        .orElseThrow(
-            () ->
-                new Problem(
-                    "attachment.missing",
-                    Place.NOWHERE,
-                    "A file that this job names is not in the logbook.",
-                    "Drop it on the window again."));
-  }
-
-  /** Keeps a small picture of a photo beside it. */
-  public synchronized void attachThumbnail(String sha256, byte[] png) {
-    requireWrite();
-    jdbi.useTransaction(
-        h -> h.execute("insert or replace into thumbnail values (?, ?)", sha256, png));
-  }
-
-  /** The small picture of a photo, if it was kept. */
-  public synchronized Optional<byte[]> thumbnail(String sha256) {
-    return jdbi.withHandle(
-        h ->
-            h.createQuery("select png from thumbnail where sha256 = ?")
-                .bind(0, sha256)
-                .mapTo(byte[].class)
-                .findOne());
-  }
-
-  /** Whether a file was ever taken in. */
-  public synchronized boolean holds(String sha256) {
-    return jdbi.withHandle(
-        h ->
-            h.createQuery("select count(*) from attachment where sha256 = ?")
-                    .bind(0, sha256)
-                    .mapTo(int.class)
-                    .one()
-                > 0);
-  }
-
-  /** What was read from a log, if it was kept by a reader of today's version. */
-  public synchronized Optional<RunLog> reading(String sha256) {
-    return jdbi.withHandle(
-            h ->
-                h.createQuery("select packed from reading where sha256 = ? and reader_version = ?")
-                    .bind(0, sha256)
-                    .bind(1, LogReader.VERSION)
-                    .mapTo(byte[].class)
-                    .findOne())
-        .flatMap(
-            packed -> {
-              try {
-                return Optional.of(Readings.unpack(packed));
-              } catch (UncheckedIOException damaged) {
-                return Optional.empty(); // it is made again from the file as it came
-              }
-            });
-  }
-
-  /**
-   * A log of a job: as it was read before, or, if that is missing, old or damaged, read anew from
-   * the file as it came and kept.
-   */
-  public RunLog log(RunEntry run) {
-    return reading(run.sha256()).orElseGet(() -> readAnew(run));
-  }
-
-  /** Reads a job's log again from the file as it came, and keeps what was read. */
-  public RunLog readAnew(RunEntry run) {
-    Attachment file = attachment(run.sha256());
-    RunLog log = LogReader.read(run.fileName(), file.bytes());
-    if (!readOnly()) {
-      keepReading(run.sha256(), log);
-    }
-    return log;
-  }
-
-  private synchronized void keepReading(String sha256, RunLog log) {
-    jdbi.useTransaction(
-        h ->
-            h.execute(
-                "insert or replace into reading values (?, ?, ?)",
-                sha256,
-                LogReader.VERSION,
-                Readings.pack(log)));
-  }
-
   /** All settings that were ever made, by name. */
   public synchronized Map<String, String> settings() {
     return jdbi.withHandle(
@@ -712,14 +422,6 @@ public final class Logbook implements AutoCloseable {
 
   @Override
   public synchronized void close() {
-    try {
-      connection.close();
-    } catch (SQLException e) {
-      throw new UncheckedIOException(new IOException(e));
-    } finally {
-      if (lock != null) {
-        lock.close();
-      }
-    }
+    file.close();
   }
 }

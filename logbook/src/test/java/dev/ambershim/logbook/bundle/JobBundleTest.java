@@ -119,7 +119,7 @@ class JobBundleTest {
     assertThat(unzip(bundle).keySet()).contains("photos/" + photo.sha256() + ".png");
     try (Logbook other = Fixture.open(folder.resolve("other"))) {
       assertThat(JobBundle.read(other, bundle).stored().job().care()).isEqualTo(care);
-      assertThat(other.thumbnail(photo.sha256())).isPresent();
+      assertThat(other.files().thumbnail(photo.sha256())).isPresent();
     }
   }
 
@@ -215,7 +215,7 @@ class JobBundleTest {
     try (Logbook other = Fixture.open(folder.resolve("other"))) {
       StoredJob taken = JobBundle.read(other, bundle).stored();
       assertThat(taken.job()).isEqualTo(stored.job());
-      assertThat(other.thumbnail(hash)).isPresent();
+      assertThat(other.files().thumbnail(hash)).isPresent();
       Path again = folder.resolve("again.shimjob");
       JobBundle.write(other, taken, again);
       assertThat(Files.readAllBytes(again)).isEqualTo(Files.readAllBytes(bundle));

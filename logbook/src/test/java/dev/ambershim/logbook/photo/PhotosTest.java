@@ -101,14 +101,14 @@ class PhotosTest {
     try (Logbook logbook = Fixture.open(folder.resolve("logbook"))) {
       Photo photo = Photos.keep(logbook, file);
       assertThat(photo.name()).isEqualTo("die.jpg");
-      assertThat(logbook.attachment(photo.sha256()).bytes()).isEqualTo(bytes);
-      BufferedImage small = read(logbook.thumbnail(photo.sha256()).orElseThrow());
+      assertThat(logbook.files().attachment(photo.sha256()).bytes()).isEqualTo(bytes);
+      BufferedImage small = read(logbook.files().thumbnail(photo.sha256()).orElseThrow());
       assertThat(small.getWidth()).isEqualTo(Photos.THUMBNAIL);
       assertThat(small.getHeight()).isEqualTo(135);
       assertThat(new Color(small.getRGB(30, 60)).getRed()).isGreaterThan(200);
       // The same photo again is the same photo.
       assertThat(Photos.keep(logbook, file)).isEqualTo(photo);
-      assertThat(logbook.thumbnail("0".repeat(64))).isEmpty();
+      assertThat(logbook.files().thumbnail("0".repeat(64))).isEmpty();
     }
   }
 

@@ -127,7 +127,7 @@ class ReportTest {
       StoredJob stored = Fixture.complete(logbook, "Sedge <Q4> & friends");
       Map<String, RunLog> logs = new HashMap<>();
       for (RunEntry run : stored.job().runs()) {
-        logs.put(run.sha256(), logbook.log(run));
+        logs.put(run.sha256(), logbook.files().log(run));
       }
       assessment = Assessment.of(stored.job(), logs, Notation.METRIC);
     }

@@ -144,11 +144,11 @@ class CopiesTest {
   @Test
   void aFullDiskIsToldAsSuch() {
     Optional<Problem> full =
-        Logbook.diskFull(
+        DiskFull.of(
             new IllegalStateException(
                 new java.sql.SQLException(
                     "[SQLITE_FULL] Insertion failed (database or disk is full)")));
     assertThat(full.orElseThrow().key()).isEqualTo("disk.full");
-    assertThat(Logbook.diskFull(new IllegalStateException("else"))).isEmpty();
+    assertThat(DiskFull.of(new IllegalStateException("else"))).isEmpty();
   }
 }

@@ -76,7 +76,7 @@ class LogbookTest {
     }
     try (Logbook logbook = Fixture.open(folder)) {
       assertThat(logbook.load(id).job().title()).isEqualTo("old");
-      assertThat(logbook.thumbnail("x")).isEmpty();
+      assertThat(logbook.files().thumbnail("x")).isEmpty();
     }
   }
 
@@ -217,10 +217,10 @@ class LogbookTest {
     try (Logbook logbook = Fixture.open(folder)) {
       StoredJob s = Fixture.complete(logbook, "x");
       String hash = s.job().runs().get(0).sha256();
-      assertThat(logbook.attachment(hash).bytes()).isEqualTo(bytes);
+      assertThat(logbook.files().attachment(hash).bytes()).isEqualTo(bytes);
       assertThat(Readings.sha256(bytes)).isEqualTo(hash);
       RunLog read = LogReader.read("before.csv", bytes);
-      RunLog kept = logbook.reading(hash).orElseThrow();
+      RunLog kept = logbook.files().reading(hash).orElseThrow();
       assertThat(kept.seconds()).containsExactly(read.seconds());
       assertThat(kept.notes()).isEqualTo(read.notes());
       assertThat(kept.channels())
@@ -242,8 +242,8 @@ class LogbookTest {
     }
     sql("update reading set reader_version = 0");
     try (Logbook logbook = Fixture.open(folder)) {
-      assertThat(logbook.reading(s.job().runs().get(0).sha256())).isEmpty();
-      assertThat(logbook.log(s.job().runs().get(0)).size()).isEqualTo(600);
+      assertThat(logbook.files().reading(s.job().runs().get(0).sha256())).isEmpty();
+      assertThat(logbook.files().log(s.job().runs().get(0)).size()).isEqualTo(600);
     }
   }
 
@@ -323,7 +323,8 @@ class LogbookTest {
     try (Logbook logbook = Fixture.open(folder)) {
       assertThatThrownBy(() -> logbook.load("nobody")).hasMessageContaining("no longer");
       assertThatThrownBy(() -> logbook.undo("nobody")).hasMessageContaining("no longer");
-      assertThatThrownBy(() -> logbook.attachment("00")).hasMessageContaining("not in the logbook");
+      assertThatThrownBy(() -> logbook.files().attachment("00"))
+          .hasMessageContaining("not in the logbook");
       StoredJob s = logbook.create(Fixture.job("x"));
       logbook.remove(s.id());
       assertThat(logbook.list()).isEmpty();

@@ -10,6 +10,11 @@ import java.util.List;
 public enum Trial {
   COOLANT("read the coolant", "reading the coolant", 2, Risk.NONE),
   IDLE("idle reading", "a reading at idle", 5, Risk.NONE),
+  FROM_REST(
+      "a run from rest",
+      "logging a run that begins at idle and goes on until it has settled",
+      12,
+      Risk.NONE),
   ONE_BY_ONE("each core alone", "loading one core after another", 1.5, Risk.NONE),
   LID("read the lid", "mounting the cooler over a probe on the lid", 40, Risk.LOW),
   PRESS("press on the cooler", "pressing on the cooler by hand", 2, Risk.LOW),
@@ -63,6 +68,7 @@ public enum Trial {
     return switch (this) {
       case ONE_BY_ONE -> "Load one core after another";
       case IDLE, COOLANT, LID -> "Type a reading";
+      case FROM_REST -> "Conduct a run";
       case TURN, REMOUNT -> "Conduct a run of the new mount";
       case PRESS, PUMP, DUST, PRINT -> "Write down what you notice";
     };

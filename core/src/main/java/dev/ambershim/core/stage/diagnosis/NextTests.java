@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.concurrent.Executor;
@@ -37,6 +38,9 @@ final class NextTests {
 
   private static final double IDLE_SHARE = 0.05;
   private static final double ALONE_SHARE = 1.2;
+
+  /** How well a run tells its slow part, K; common practice. */
+  private static final double SLOW_KELVIN = 0.5;
 
   private final DiagnosisCase given;
   private final StackModel model;
@@ -92,6 +96,8 @@ final class NextTests {
     return switch (trial) {
       case COOLANT -> readings.stream().anyMatch(r -> r.coolantCelsius().isEmpty());
       case IDLE -> readings.stream().allMatch(r -> watts(r) > IDLE * full);
+      case FROM_REST ->
+          readings.stream().allMatch(r -> r.coolantCelsius().isEmpty() && r.slow().isEmpty());
       case ONE_BY_ONE -> sensors() > 1 && alone() < sensors();
       case LID -> model.hasLid() && readings.stream().allMatch(r -> r.lidCelsius().isEmpty());
       case TURN -> readings.stream().allMatch(r -> r.turnedDegrees() == straight);
@@ -182,6 +188,11 @@ final class NextTests {
       case IDLE ->
           new Ahead(List.of(reading(even(IDLE_SHARE), like.mount(), turned, false)), false);
       case COOLANT -> new Ahead(List.of(reading(even(1), like.mount(), turned, true)), false);
+      case FROM_REST -> {
+        CaseReading r = reading(even(1), like.mount(), turned, false);
+        CaseReading.Slow part = new CaseReading.Slow(0, SLOW_KELVIN / given.stack().watts());
+        yield new Ahead(List.of(r.withSlow(Optional.of(part))), false);
+      }
       case LID -> {
         CaseReading r = reading(even(1), like.mount(), turned, false);
         yield new Ahead(List.of(r.withLidCelsius(OptionalDouble.of(0))), false);

@@ -184,11 +184,13 @@ final class Straight {
     return new Row(expected, slopes, slow.kelvinPerWatt() * all, sigma);
   }
 
-  /** How many readings tell the slow part. */
+  /** How many readings tell the slow part; one that is only thought of is the first. */
   private long steps() {
-    return given.readings().stream()
-        .filter(r -> r.slow().isPresent() && r.coolantCelsius().isEmpty())
-        .count();
+    return Math.max(
+        1,
+        given.readings().stream()
+            .filter(r -> r.slow().isPresent() && r.coolantCelsius().isEmpty())
+            .count());
   }
 
   private static double squareMetres(Patch patch) {

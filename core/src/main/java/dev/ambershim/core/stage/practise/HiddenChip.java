@@ -317,7 +317,7 @@ public final class HiddenChip {
                   3,
                   0,
                   even(1)));
-      case COOLANT, LID, PRESS, PUMP, DUST, PRINT -> List.of();
+      case COOLANT, FROM_REST, LID, PRESS, PUMP, DUST, PRINT -> List.of();
     };
   }
 

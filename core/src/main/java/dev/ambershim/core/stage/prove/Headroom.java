@@ -1,7 +1,6 @@
 package dev.ambershim.core.stage.prove;
 
 import dev.ambershim.core.base.Finding;
-import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
@@ -9,12 +8,10 @@ import dev.ambershim.core.runs.clocking.ClockGain;
 import dev.ambershim.core.runs.clocking.ClockLadder;
 import dev.ambershim.core.runs.clocking.ClockModel;
 import dev.ambershim.core.runs.clocking.LadderTerms;
-import dev.ambershim.core.runs.clocking.Outcome;
 import dev.ambershim.core.runs.clocking.Rung;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 
 /**
@@ -23,8 +20,6 @@ import java.util.stream.Stream;
  * heat makes of their temperatures stands beside it and is fitted only when it is asked for.
  */
 public final class Headroom {
-  private static final double NORMAL_95 = 1.959964;
-
   private final ClockLadder before;
   private final ClockLadder after;
   private final double remountKelvin;
@@ -150,7 +145,7 @@ public final class Headroom {
     Optional<ClockGain> gain = gain();
     return new Finding(
         "prove.headroom",
-        sentence(gain),
+        words().sentence(gain, headline()),
         gain.map(ClockGain::megahertz).orElse(Double.NaN),
         Unit.MEGAHERTZ,
         gain.map(ClockGain::interval),
@@ -167,6 +162,15 @@ public final class Headroom {
                 "Both ladders must stand under one load.")));
   }
 
+  private LadderWords words() {
+    return new LadderWords(before, after, notation);
+  }
+
+  /** What one should know to judge it, a sentence each. */
+  public List<String> reasons() {
+    return words().reasons();
+  }
+
   private List<Working.Input> inputs() {
     List<Working.Input> inputs = new ArrayList<>();
     inputs.add(new Working.Input("limit", before.terms().limitCelsius(), Unit.CELSIUS));
@@ -181,124 +185,6 @@ public final class Headroom {
               "lowest not passed" + side, ladder.lowestBlock().orElse(Double.NaN), Unit.MEGAHERTZ));
     }
     return inputs;
-  }
-
-  private String sentence(Optional<ClockGain> gain) {
-    if (isEmpty()) {
-      return "No rung yet. Write down a clock, how it ended and its hottest core.";
-    }
-    if (after.rungs().isEmpty() || before.rungs().isEmpty()) {
-      ClockLadder only = before.rungs().isEmpty() ? after : before;
-      return "It holds " + where(only) + under() + ".";
-    }
-    String both =
-        "It holds " + where(after) + " after and " + where(before) + " before the work" + under();
-    if (gain.isEmpty()) {
-      return both + headline().map(h -> ": " + h.words()).orElse(". That tells no gain yet") + ".";
-    }
-    Interval interval = gain.get().interval();
-    double mean = gain.get().megahertz();
-    return both
-        + (interval.contains(0)
-            ? ". That does not tell a gain ("
-            : ": " + megahertz(Math.abs(mean)) + (mean < 0 ? " less (" : " more ("))
-        + notation.range(
-            mean < 0 && !interval.contains(0) ? interval.negated() : interval, Unit.MEGAHERTZ)
-        + ").";
-  }
-
-  private String where(ClockLadder ladder) {
-    if (ladder.highestPass().isEmpty()) {
-      return ladder.lowestBlock().isEmpty()
-          ? "what no rung tells yet"
-          : "less than " + megahertz(ladder.lowestBlock().getAsDouble());
-    }
-    String pass = notation.number(ladder.highestPass().getAsDouble(), Unit.MEGAHERTZ);
-    return ladder.lowestBlock().isEmpty()
-        ? pass + " MHz or more"
-        : pass + " to " + megahertz(ladder.lowestBlock().getAsDouble());
-  }
-
-  private String under() {
-    double room = before.roomCelsius();
-    return " under "
-        + notation.text(before.terms().limitCelsius(), Unit.CELSIUS)
-        + (Double.isNaN(room) ? "" : " in a room of " + notation.text(room, Unit.CELSIUS));
-  }
-
-  /** What one should know to judge it, a sentence each. */
-  public List<String> reasons() {
-    List<String> reasons = new ArrayList<>();
-    for (ClockLadder ladder : List.of(before, after)) {
-      String side = ladder == before ? "Before" : "After";
-      for (Rung r : ladder.blockers()) {
-        if (ladder.counts(r) != Outcome.PASSED) {
-          reasons.add(
-              side
-                  + ", "
-                  + megahertz(r.clockMegahertz())
-                  + " "
-                  + words(ladder.counts(r))
-                  + (r.how().isEmpty() ? "" : ": " + r.how())
-                  + ".");
-        }
-      }
-    }
-    for (ClockLadder ladder : List.of(before, after)) {
-      for (Rung r : ladder.failedBelow()) {
-        reasons.add(
-            (ladder == before ? "Before, " : "After, ")
-                + megahertz(r.clockMegahertz())
-                + " failed although a higher clock passed; try both again, and longer.");
-      }
-    }
-    unequal(reasons);
-    if (!isEmpty() && !before.terms().load().isEmpty()) {
-      reasons.add("Load: " + before.terms().load() + ".");
-    }
-    if (!isEmpty() && Double.isNaN(before.roomCelsius())) {
-      reasons.add("No rung has a room temperature, so the limit is judged in the room of the day.");
-    }
-    return reasons;
-  }
-
-  private static String words(Outcome outcome) {
-    return switch (outcome) {
-      case PASSED -> "passed";
-      case FAILED -> "failed";
-      case THROTTLED -> "throttled";
-      case TOO_HOT -> "was too hot";
-      case STOPPED -> "was stopped";
-    };
-  }
-
-  private void unequal(List<String> reasons) {
-    if (before.highestPass().isEmpty() || after.highestPass().isEmpty()) {
-      return;
-    }
-    Rung first = before.passedAt(before.highestPass().getAsDouble());
-    Rung second = after.passedAt(after.highestPass().getAsDouble());
-    if (first.voltageVolts() != null
-        && second.voltageVolts() != null
-        && !first.sameVoltage(second)) {
-      reasons.add(
-          "The highest rungs stand at "
-              + notation.text(second.voltageVolts(), Unit.VOLT)
-              + " after and "
-              + notation.text(first.voltageVolts(), Unit.VOLT)
-              + " before; part of the change is the voltage.");
-    }
-    if (first.minutes() != null
-        && second.minutes() != null
-        && Math.max(first.minutes(), second.minutes())
-            > 2 * Math.min(first.minutes(), second.minutes())) {
-      reasons.add(
-          "They were held for "
-              + notation.fixed(second.minutes(), 0)
-              + " and "
-              + notation.fixed(first.minutes(), 0)
-              + " minutes; hold both as long to be sure.");
-    }
   }
 
   /** The model of heat and clock over the ladders that have temperatures; fitted at first use. */
@@ -417,103 +303,7 @@ public final class Headroom {
 
   /** Hottest core after less before at one clock, K; measured where both passed, else modelled. */
   public Optional<Finding> kelvinAtEqualClock() {
-    List<Pair> pairs = pairs();
-    if (pairs.isEmpty()) {
-      return modelledChange();
-    }
-    double mean = 0;
-    double variance = 0;
-    for (Pair pair : pairs) {
-      mean += pair.changeKelvin() / pairs.size();
-      variance += pair.variance() / Math.pow(pairs.size(), 2);
-    }
-    variance += 2 * remountKelvin * remountKelvin;
-    Interval interval = Interval.around(mean, NORMAL_95 * Math.sqrt(variance), 0.95);
-    double[] clocks = pairs.stream().mapToDouble(Pair::clockMegahertz).toArray();
-    double low = DoubleStream.of(clocks).min().orElseThrow();
-    double high = DoubleStream.of(clocks).max().orElseThrow();
-    String where =
-        high - low < Rung.SAME_MEGAHERTZ
-            ? megahertz(low)
-            : notation.number(low, Unit.MEGAHERTZ) + " to " + megahertz(high);
-    return Optional.of(
-        new Finding(
-            "prove.equalClock",
-            "At " + where + ", rung against rung, " + cooler(mean, interval),
-            mean,
-            Unit.KELVIN,
-            Optional.of(interval),
-            new Working(
-                "mean difference of the rises of the hottest core, rung against rung at one clock"
-                    + " and voltage; errors of reading and of re-mounting added in squares",
-                List.of(
-                    new Working.Input("pairs of rungs", pairs.size(), Unit.COUNT),
-                    new Working.Input("error of a rung by hand", Rung.BY_HAND_KELVIN, Unit.KELVIN),
-                    new Working.Input("scatter between mounts", remountKelvin, Unit.KELVIN)),
-                "JCGM 100:2008, 5.1.2; the errors: common practice",
-                List.of("Rungs by hand are rough; conducted runs tell more."))));
-  }
-
-  private String cooler(double mean, Interval interval) {
-    if (Double.isInfinite(interval.low())) {
-      // Some of what the rungs allow has no rest at that clock before the work.
-      return "the hottest core is "
-          + (Double.isInfinite(mean) ? "" : notation.text(-mean, Unit.KELVIN) + " ")
-          + "cooler (at least "
-          + notation.number(-interval.high(), Unit.KELVIN)
-          + "; before the work leakage might have run away there).";
-    }
-    boolean open = interval.contains(0);
-    return "the hottest core is "
-        + notation.text(Math.abs(mean), Unit.KELVIN)
-        + (mean < 0 ? " cooler (" : " hotter (")
-        + notation.range(mean < 0 && !open ? interval.negated() : interval, Unit.KELVIN)
-        + (open ? "), which may be nothing." : ").");
-  }
-
-  /**
-   * Rungs of both sides at one clock and voltage, each side by its mean.
-   *
-   * @param variance of the change, K²
-   */
-  private record Pair(double clockMegahertz, double changeKelvin, double variance) {
-    static Pair of(List<Rung> first, List<Rung> second) {
-      return new Pair(
-          first.get(0).clockMegahertz(),
-          rise(second) - rise(first),
-          variance(first) + variance(second));
-    }
-
-    private static double rise(List<Rung> rungs) {
-      return rungs.stream().mapToDouble(Rung::riseKelvin).average().orElseThrow();
-    }
-
-    private static double variance(List<Rung> rungs) {
-      return rungs.stream().mapToDouble(r -> r.sigmaKelvin() * r.sigmaKelvin()).sum()
-          / (rungs.size() * rungs.size());
-    }
-  }
-
-  /** Each rung counts once, so that several tries at one clock do not pass for several clocks. */
-  private List<Pair> pairs() {
-    List<Pair> pairs = new ArrayList<>();
-    List<Rung> left = new ArrayList<>(before.rungs().stream().filter(ClockModel::tells).toList());
-    while (!left.isEmpty()) {
-      Rung one = left.get(0);
-      List<Rung> first = like(one, left);
-      List<Rung> second = like(one, after.rungs().stream().filter(ClockModel::tells).toList());
-      left.removeAll(first);
-      if (!second.isEmpty()) {
-        pairs.add(Pair.of(first, second));
-      }
-    }
-    return pairs;
-  }
-
-  private static List<Rung> like(Rung one, List<Rung> rungs) {
-    return rungs.stream()
-        .filter(r -> r.atClock(one.clockMegahertz()) && r.sameVoltage(one))
-        .toList();
+    return EqualClock.of(before, after, remountKelvin, notation).or(this::modelledChange);
   }
 
   private Optional<Finding> modelledChange() {
@@ -530,7 +320,7 @@ public final class Headroom {
                   "No rung stands on both sides, so by the model: at "
                       + megahertz(m.referenceMegahertz())
                       + " "
-                      + cooler(change.value(), change.interval()),
+                      + EqualClock.cooler(change.value(), change.interval(), notation),
                   change,
                   Unit.KELVIN);
             });

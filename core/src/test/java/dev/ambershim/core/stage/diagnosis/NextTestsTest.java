@@ -10,6 +10,8 @@ import dev.ambershim.core.runs.causes.Trial;
 import dev.ambershim.core.stage.practise.HiddenChip;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
@@ -62,6 +64,24 @@ class NextTestsTest {
     assertThat(one.next().get(0).informationBits()).isPositive();
     List<Trial> left = ranking(all).next().stream().map(NextTest::trial).toList();
     assertThat(left).doesNotContain(Trial.ONE_BY_ONE, Trial.TURN, Trial.IDLE, Trial.COOLANT);
+  }
+
+  @Test
+  void aRunFromRestIsOfferedWhereNobodyReadTheCoolant() {
+    DiagnosisCase one = one(HiddenChip.drawn(5, CauseKind.TOO_THICK, 4, true, false).all());
+    assertThat(ranking(one).next()).extracting(NextTest::trial).doesNotContain(Trial.FROM_REST);
+    CaseReading dry = one.readings().get(0).withCoolantCelsius(OptionalDouble.empty());
+    NextTest rest =
+        ranking(one.with(List.of(dry))).next().stream()
+            .filter(t -> t.trial() == Trial.FROM_REST)
+            .findFirst()
+            .orElseThrow();
+    assertThat(rest.tells()).isTrue();
+    CaseReading seen = dry.withSlow(Optional.of(new CaseReading.Slow(0.05, 0.005)));
+    assertThat(ranking(one.with(List.of(seen))).next())
+        .extracting(NextTest::trial)
+        .doesNotContain(Trial.FROM_REST)
+        .contains(Trial.COOLANT);
   }
 
   @Test

@@ -47,7 +47,7 @@ final class BeginModel {
 
   /** The job that they would begin. */
   Job job() {
-    return look.get().job("", shell.usualTerms());
+    return look.get().job("", shell.opener().usualTerms());
   }
 
   /** Begins to forecast, once somebody looks. */
@@ -60,7 +60,7 @@ final class BeginModel {
 
   /** Begins the job. */
   void begin(String title) {
-    shell.begin(look.get(), title);
+    shell.opener().begin(look.get(), title);
   }
 
   private void weigh() {
@@ -70,7 +70,7 @@ final class BeginModel {
     int mine = newest.incrementAndGet();
     Notation notation = shell.notationProperty().get();
     FirstLook now = look.get();
-    Terms terms = shell.usualTerms();
+    Terms terms = shell.opener().usualTerms();
     shell
         .reckoning()
         .submit(

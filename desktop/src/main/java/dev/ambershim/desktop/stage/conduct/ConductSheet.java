@@ -192,7 +192,7 @@ public final class ConductSheet {
     take.setOnAction(
         e -> {
           shell.closeSheet();
-          model.addLogs(files, side);
+          model.runs().add(files, side);
         });
     HBox row =
         new Strip(
@@ -268,7 +268,7 @@ public final class ConductSheet {
             (o, was, is) -> {
               if (!is.plateaus().isEmpty()) {
                 coming.accept(is.plateaus().size());
-                model.addLogs(is.plateaus(), side);
+                model.runs().add(is.plateaus(), side);
                 rooms.of(is.plateaus());
               }
             });

@@ -174,7 +174,7 @@ public final class DiagnosisView implements Inquiry {
     switch (trial) {
       case ONE_BY_ONE -> here();
       case IDLE, COOLANT, LID -> watts.requestFocus();
-      case TURN, REMOUNT -> desk.conduct();
+      case FROM_REST, TURN, REMOUNT -> desk.conduct();
       case PRESS, PUMP, DUST, PRINT -> signs.get(trial.signs().get(0)).requestFocus();
     }
   }
