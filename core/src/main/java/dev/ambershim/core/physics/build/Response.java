@@ -7,6 +7,7 @@ import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackSolution;
+import dev.ambershim.core.physics.modes.LaidStacks;
 import dev.ambershim.core.physics.modes.LiveStack;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -30,6 +31,11 @@ public final class Response {
    * than the discretisation error, but for draws far out.
    */
   private static final double LATTICE = 0.25;
+
+  /** Steps of the lattice that grids are laid on: their error hangs little on joints and cooler. */
+  private static final double GRIDS_LATTICE = 1;
+
+  private static final LaidStacks LAID = new LaidStacks();
 
   /** Discretisation error as a share of the rise: far below the doubt in any joint. */
   private static final double ERROR = 0.002;
@@ -90,7 +96,7 @@ public final class Response {
   public static Response of(Situation at, SolveWatch watch) {
     CoreLayout layout = CoreLayout.of(at.chip());
     StackCase first = BuildStack.of(at, Doubt.NONE, layout, 1, 0);
-    LiveStack live = LiveStack.forMeans(first, ERROR, watch);
+    LiveStack live = LAID.forMeans(ground(at, layout), ERROR, watch);
     double[] likely = live.meansCelsius(first, watch);
     List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
     Ladder ladder = shadow(at, likely, layout, live.layersOver(dies), 0);
@@ -161,20 +167,30 @@ public final class Response {
    * not hang on which of them was asked for first.
    */
   static Situation onLattice(Situation at) {
+    return snapped(at, LATTICE);
+  }
+
+  private static Situation snapped(Situation at, double step) {
     Build build = at.build();
+    double cooler = at.cooler().resistanceKelvinPerWatt();
     return new Situation(
         at.chip(),
-        at.cooler().withResistanceKelvinPerWatt(snapped(at.cooler().resistanceKelvinPerWatt())),
-        build.withInner(snapped(build.inner())).withOuter(snapped(build.outer())));
+        at.cooler().withResistanceKelvinPerWatt(snapped(cooler, step)),
+        build.withInner(snapped(build.inner(), step)).withOuter(snapped(build.outer(), step)));
   }
 
-  private static Joint snapped(Joint joint) {
+  private static Joint snapped(Joint joint, double step) {
     return joint.withBondLineMicrometres(
-        snapped(specific(joint)) * joint.conductivityWattsPerMetreKelvin());
+        snapped(specific(joint), step) * joint.conductivityWattsPerMetreKelvin());
   }
 
-  private static double snapped(double figure) {
-    return figure > 0 ? Math.exp(LATTICE * Math.rint(Math.log(figure) / LATTICE)) : figure;
+  private static double snapped(double figure, double step) {
+    return figure > 0 ? Math.exp(step * Math.rint(Math.log(figure) / step)) : figure;
+  }
+
+  /** The stack that grids are laid for, so that all situations around it are solved on them. */
+  private static StackCase ground(Situation at, CoreLayout layout) {
+    return BuildStack.of(snapped(at, GRIDS_LATTICE), Doubt.NONE, layout, 1, 0);
   }
 
   /** The place of the joint over the dies among the figures. */
@@ -191,7 +207,7 @@ public final class Response {
       Situation at, double[] logs, double watts, double roomCelsius, SolveWatch watch) {
     CoreLayout layout = CoreLayout.of(at.chip());
     StackCase stack = BuildStack.of(at, doubt(logs), layout, watts, roomCelsius);
-    LiveStack live = new LiveStack(stack, ERROR, watch);
+    LiveStack live = LAID.of(ground(at, layout), ERROR, watch);
     StackSolution solved = live.update(stack, watch);
     List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
     double[] means = solved.sources().stream().mapToDouble(s -> s.meanCelsius()).toArray();
@@ -221,7 +237,7 @@ public final class Response {
    */
   public static double[] solvedKelvinPerWatt(Situation at, List<double[]> logs, SolveWatch watch) {
     CoreLayout layout = CoreLayout.of(at.chip());
-    LiveStack live = LiveStack.forMeans(BuildStack.of(at, Doubt.NONE, layout, 1, 0), ERROR, watch);
+    LiveStack live = LAID.forMeans(ground(at, layout), ERROR, watch);
     double[] all = new double[logs.size()];
     for (int i = 0; i < all.length; i++) {
       double[] means =

@@ -13,11 +13,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A stack's solids as boxes and where they meet. It holds for as long as footprints, the solids'
  * thickness and the places of heats stay; joints, maps, conductivities, films and watts are not
- * part of it.
+ * part of it. Safe for several threads.
  */
 final class Boxes {
   /** Modes over the thickness of the lowest solid: the highest falls by e^−6 on its way up. */
@@ -65,10 +66,10 @@ final class Boxes {
   private final int[] boxOf;
 
   private final Map<List<Integer>, CellModes> known = new HashMap<>();
-  private final Map<Integer, NearField> nearFields = new HashMap<>();
-  private final Map<Integer, double[][]> nearSymbols = new HashMap<>();
-  private final Map<Integer, Whole> wholes = new HashMap<>();
-  private final Map<Integer, Spot.Places> peaks = new HashMap<>();
+  private final Map<Integer, NearField> nearFields = new ConcurrentHashMap<>();
+  private final Map<Integer, double[][]> nearSymbols = new ConcurrentHashMap<>();
+  private final Map<Integer, Whole> wholes = new ConcurrentHashMap<>();
+  private final Map<Integer, Spot.Places> peaks = new ConcurrentHashMap<>();
   private UndersideMap map;
 
   private Boxes(
@@ -412,7 +413,7 @@ final class Boxes {
   }
 
   /** The cells of the underside's map; laid when it is first asked for. */
-  UndersideMap map() {
+  synchronized UndersideMap map() {
     if (map == null) {
       map = UndersideMap.of(stack, this);
     }

@@ -85,6 +85,11 @@ final class Grids {
     return new Grids(live.subList(0, 2), tolerance, parts[0], parts[1]);
   }
 
+  /** The same grids with solutions of their own, which begin where these stand. */
+  Grids fork() {
+    return new Grids(live.stream().map(SteadyBoxes::fork).toList(), tolerance, parts);
+  }
+
   /** About how many contact cells the finest grid would have. */
   static long estimate(StackCase stack, double fine) {
     int most = PARTS[PARTS.length - 1];

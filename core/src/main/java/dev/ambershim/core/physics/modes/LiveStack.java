@@ -85,6 +85,18 @@ public final class LiveStack {
     return new LiveStack(stack, share, true, watch);
   }
 
+  private LiveStack(LiveStack from) {
+    stack = from.stack;
+    error = from.error;
+    cells = from.cells == null ? null : new LiveCells(stack, CELLS, Team.alone());
+    grids = from.grids == null ? null : from.grids.fork();
+  }
+
+  /** The same grids with a solution of their own, which begins where this one stands. */
+  LiveStack fork() {
+    return new LiveStack(this);
+  }
+
   private static double ofAll(StackSolution found, StackCase stack) {
     return found.discretisationErrorKelvin() / (found.peakCelsius() - stack.coolantCelsius());
   }

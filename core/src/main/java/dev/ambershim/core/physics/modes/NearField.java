@@ -3,9 +3,9 @@ package dev.ambershim.core.physics.modes;
 import dev.ambershim.core.physics.conduction.Patch;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
 import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import org.hipparchus.special.Erf;
@@ -35,7 +35,7 @@ final class NearField {
   private final List<Node> nodes = new ArrayList<>();
 
   /** Heats and places in rows and columns share what is spread along one axis. */
-  private final Map<Way, double[][]> known = new HashMap<>();
+  private final Map<Way, double[][]> known = new ConcurrentHashMap<>();
 
   /** A time of the quadrature, m, and its weight. */
   private record Node(double time, double weight) {}

@@ -61,6 +61,15 @@ final class SteadyBoxes {
     topShift = new double[count][][];
   }
 
+  /** The same boxes with a solution of their own, which begins where this one stands. */
+  SteadyBoxes fork() {
+    SteadyBoxes other = new SteadyBoxes(boxes);
+    System.arraycopy(slabs, 0, other.slabs, 0, slabs.length);
+    System.arraycopy(compliance, 0, other.compliance, 0, compliance.length);
+    other.sought = sought == null ? null : copy(sought);
+    return other;
+  }
+
   Boxes boxes() {
     return boxes;
   }

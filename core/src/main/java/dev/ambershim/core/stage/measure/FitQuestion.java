@@ -78,11 +78,11 @@ public final class FitQuestion {
       return meanKelvin < LITTLE_KELVIN
           ? range + ", which costs less than " + notation.text(LITTLE_KELVIN, Unit.KELVIN) + "."
           : range
-              + ", which costs "
+              + ", which costs the mean core "
               + notation.text(meanKelvin, Unit.KELVIN)
-              + " in the mean of the cores and "
+              + " and the spread "
               + notation.text(Math.max(0, spreadKelvin), Unit.KELVIN)
-              + " in their spread.";
+              + ".";
     }
 
     /** Whether it costs so little that no core needs to be told apart. */
