@@ -145,14 +145,17 @@ public final class BenchCommand implements Callable<Integer> {
     node.put("runsJudgedPerEdit", result.runsJudgedPerEdit());
     node.put("javaFxThreadBlockedMillisecondsP99", result.blockedMillisecondsP99());
     node.put("javaFxThreadBlockedMillisecondsMost", result.blockedMillisecondsMost());
+    node.put("sliderFramesPerSecond", result.sliderFramesPerSecond());
     result.byStage().forEach(node.putArray("stages")::add);
     return String.format(
         Locale.ROOT,
         "A figure typed into the demo's window: first line after %.0f ms, all of the window after"
-            + " %.0f ms (95 of 100 edits), %.1f runs judged for an edit.%n%s",
+            + " %.0f ms (95 of 100 edits), %.1f runs judged for an edit; %.0f pictures a second under a"
+            + " slider.%n%s",
         result.firstAnswerMillisecondsP95(),
         result.wholeMillisecondsP95(),
         result.runsJudgedPerEdit(),
+        result.sliderFramesPerSecond(),
         String.join(System.lineSeparator(), result.byStage()));
   }
 

@@ -25,10 +25,12 @@ import java.util.concurrent.CountDownLatch;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 
 /**
@@ -38,6 +40,7 @@ import javafx.scene.control.TextField;
  */
 public final class EditBench {
   private static final int ROUNDS = 6;
+  private static final double PULLED_SECONDS = 6;
 
   /** A figure to type: the stage, a button that shows its box, the box, its answer, two values. */
   private record Typed(Stage stage, String opener, String box, String answer, String... values) {}
@@ -97,6 +100,7 @@ public final class EditBench {
    * @param runsJudgedPerEdit logs that were judged for an edit that touches none
    * @param blockedMillisecondsP99 how long a task waited for the JavaFX thread, asked all the time
    * @param blockedMillisecondsMost the longest such wait
+   * @param sliderFramesPerSecond exact pictures of Weigh while a slider is pulled to and fro
    * @param byStage the two times of each figure, as words
    */
   public record Result(
@@ -105,6 +109,7 @@ public final class EditBench {
       double runsJudgedPerEdit,
       double blockedMillisecondsP99,
       double blockedMillisecondsMost,
+      double sliderFramesPerSecond,
       List<String> byStage) {}
 
   private EditBench() {}
@@ -205,6 +210,7 @@ public final class EditBench {
       whole.addAll(wholeHere);
     }
     asking.interrupt();
+    double frames = pulled(scene, model);
     double runs = (double) (onFx(model::runsJudged) - judged) / edits;
     onFx(
         () -> {
@@ -219,7 +225,45 @@ public final class EditBench {
         runs,
         blocked[(int) Math.ceil(0.99 * blocked.length) - 1],
         blocked[blocked.length - 1],
+        frames,
         byStage);
+  }
+
+  /** Pulls the slider of heat to and fro, another place with every frame, and counts pictures. */
+  private static double pulled(Scene scene, JobModel model) {
+    onFx(
+        () -> {
+          model.stageProperty().set(Stage.WEIGH);
+          return null;
+        });
+    rest(model);
+    CompletableFuture<Double> perSecond = new CompletableFuture<>();
+    onFx(
+        () -> {
+          Slider slider = (Slider) scene.lookup("#slider-power");
+          new AnimationTimer() {
+            private long begun;
+            private int before;
+
+            @Override
+            public void handle(long now) {
+              if (begun == 0 && now > 0) {
+                begun = now;
+                before = model.answered();
+              }
+              double seconds = (now - begun) / 1e9;
+              slider.setValue(90 + 40 * Math.sin(seconds));
+              if (seconds > PULLED_SECONDS) {
+                stop();
+                perSecond.complete((model.answered() - before) / seconds);
+              }
+            }
+          }.start();
+          return null;
+        });
+    double frames = perSecond.join();
+    rest(model);
+    return frames;
   }
 
   /** Asks every few milliseconds how long a task waits for the JavaFX thread. */

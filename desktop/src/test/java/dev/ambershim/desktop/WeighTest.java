@@ -153,6 +153,28 @@ class WeighTest extends DesktopTest {
     assertThat(text("weigh-answer")).contains("at 160 W");
   }
 
+  /** Pictures come while the slider still moves; the answer is for the place where it rests. */
+  @Test
+  void picturesFollowTheSliderAndTheAnswerComesWhereItRests() {
+    String before = drawn("ladder");
+    String answer = text("weigh-answer");
+    int told = model.answered();
+    for (int place = 0; place < 3; place++) {
+      double percent = 60 + 10 * place;
+      onFx(
+          () -> {
+            ((Slider) node("slider-power")).setValue(percent - 5);
+            ((Slider) node("slider-power")).setValue(percent);
+          });
+      int last = told;
+      until("a picture for " + percent, () -> model.answered() > last);
+      told = model.answered();
+    }
+    weighed();
+    assertThat(drawn("ladder")).isNotEqualTo(before);
+    assertThat(text("weigh-answer")).isNotEqualTo(answer).contains("at 128 W");
+  }
+
   @Test
   void aReadingByHandIsAddedCheckedAndTakenOut() {
     fillOnly("reading-watts", "60");

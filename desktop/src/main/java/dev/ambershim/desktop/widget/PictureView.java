@@ -13,6 +13,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
@@ -199,12 +200,14 @@ public final class PictureView extends Region {
 
   private static void raster(GraphicsContext g, Mark.Raster r) {
     WritableImage image = new WritableImage(r.columns(), r.rows());
-    for (int c = 0; c < r.colours().length; c++) {
-      int colour = r.colours()[c];
-      image
-          .getPixelWriter()
-          .setArgb(c % r.columns(), c / r.columns(), colour < 0 ? 0 : 0xff000000 | colour);
+    int[] dots = r.colours().clone();
+    for (int c = 0; c < dots.length; c++) {
+      dots[c] = dots[c] < 0 ? 0 : 0xff000000 | dots[c];
     }
+    image
+        .getPixelWriter()
+        .setPixels(
+            0, 0, r.columns(), r.rows(), PixelFormat.getIntArgbInstance(), dots, 0, r.columns());
     g.setImageSmoothing(false);
     g.drawImage(image, r.x(), r.y(), r.width(), r.height());
   }

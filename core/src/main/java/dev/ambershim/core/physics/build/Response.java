@@ -45,11 +45,6 @@ public final class Response {
   /** The lid's place among the layers, where it is on: die, inner joint, lid. */
   private static final int LID = 2;
 
-  /** Places along each solid of a section, and heights in it. */
-  private static final int SECTION_COLUMNS = 73;
-
-  private static final int SECTION_ROWS = 17;
-
   private final Situation situation;
   private final CoreLayout layout;
   private final double[][] correction;
@@ -193,6 +188,11 @@ public final class Response {
     return BuildStack.of(snapped(at, GRIDS_LATTICE), Doubt.NONE, layout, 1, 0);
   }
 
+  /** Grids on which a situation can be seen closely, peaks and all. */
+  static LiveStack closely(Situation at, CoreLayout layout, SolveWatch watch) {
+    return LAID.of(ground(at, layout), ERROR, watch);
+  }
+
   /** The place of the joint over the dies among the figures. */
   private int overDies() {
     return situation.build().lidOn() ? 0 : 1;
@@ -200,33 +200,6 @@ public final class Response {
 
   private static double specific(Joint joint) {
     return joint.resistanceSquareMillimetreKelvinPerWatt();
-  }
-
-  /** Temperatures and ladder of a situation at one set of figures. */
-  public static Detail detail(
-      Situation at, double[] logs, double watts, double roomCelsius, SolveWatch watch) {
-    CoreLayout layout = CoreLayout.of(at.chip());
-    StackCase stack = BuildStack.of(at, doubt(logs), layout, watts, roomCelsius);
-    LiveStack live = LAID.of(ground(at, layout), ERROR, watch);
-    StackSolution solved = live.update(stack, watch);
-    List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
-    double[] means = solved.sources().stream().mapToDouble(s -> s.meanCelsius()).toArray();
-    Ladder kelvin = shadow(at, means, layout, live.layersOver(dies), roomCelsius);
-    List<Ladder.Step> steps =
-        kelvin.steps().stream()
-            .map(s -> new Ladder.Step(s.name(), s.kelvinPerWatt() / watts))
-            .toList();
-    int hottest = 0;
-    for (int c = 1; c < layout.cores().size(); c++) {
-      hottest = means[c] > means[hottest] ? c : hottest;
-    }
-    return new Detail(
-        solved.map().orElseThrow(),
-        new Ladder(steps),
-        watts,
-        solved.peakCelsius(),
-        live.section(layout.cores().get(hottest).yMillimetres(), SECTION_COLUMNS, SECTION_ROWS)
-            .map(s -> BuildStack.inTrueHeights(s, at.cooler())));
   }
 
   /**
@@ -364,7 +337,7 @@ public final class Response {
   }
 
   /** The ladder in the dies' shadow: what lies above the dies, face by face, K as solved. */
-  private static Ladder shadow(
+  static Ladder shadow(
       Situation at,
       double[] means,
       CoreLayout layout,

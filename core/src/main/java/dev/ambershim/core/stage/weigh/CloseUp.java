@@ -2,11 +2,14 @@ package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.physics.build.Detail;
 import dev.ambershim.core.physics.build.Ladder;
+import dev.ambershim.core.physics.build.Look;
 import dev.ambershim.core.physics.build.Response;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** A weighed situation at its most likely figures after the readings, seen closely. */
 public final class CloseUp {
@@ -17,19 +20,35 @@ public final class CloseUp {
   private final WhatIf whatIf;
   private final double[] likely;
   private final Unknowns unknowns;
+  private final Map<Situation, Look> looks;
   private final SolveWatch watch;
 
   CloseUp(Question question, WhatIf whatIf, Calibration calibration, SolveWatch watch) {
+    this(question, whatIf, calibration.likely(), new ConcurrentHashMap<>(), watch);
+  }
+
+  private CloseUp(
+      Question question,
+      WhatIf whatIf,
+      double[] likely,
+      Map<Situation, Look> looks,
+      SolveWatch watch) {
     this.question = question;
     this.whatIf = whatIf;
-    this.likely = calibration.likely();
+    this.likely = likely;
     this.unknowns = new Unknowns(question.now());
+    this.looks = looks;
     this.watch = watch;
   }
 
   /** A look at what was weighed. */
   public static CloseUp of(Weighing weighing, SolveWatch watch) {
     return new CloseUp(weighing.question(), weighing.whatIf(), weighing.calibration(), watch);
+  }
+
+  /** The same chip under another load; readings tell the same of it. */
+  public CloseUp under(WhatIf load) {
+    return new CloseUp(question, load, likely, looks, watch);
   }
 
   /** The chip as it is, at the asked load. */
@@ -49,7 +68,10 @@ public final class CloseUp {
     double room = question.roomCelsius() + whatIf.roomKelvin();
     double rise = watts * heat * Response.roughKelvinPerWatt(situation, fanned);
     Unknowns.warmed(situation, fanned, rise, room);
-    Detail felt = Response.detail(situation, fanned, watts * heat, room, watch);
+    Detail felt =
+        looks
+            .computeIfAbsent(situation, s -> new Look(s, watch))
+            .of(fanned, watts * heat, room, watch);
     // Figures go by the power reading, as the person knows it.
     List<Ladder.Step> steps = new ArrayList<>();
     steps.add(new Ladder.Step(HOT_PLACE, unknowns.hotPlaceKelvinPerWatt(likely) * heat));

@@ -182,7 +182,7 @@ class ResponseTest {
     // Nearly all heat of a die crosses its own joint: paste of 70 µm and 4 W/m·K over 174.8 mm².
     assertThat(response.ladder().steps().get(1).kelvinPerWatt())
         .isCloseTo(70 / 4.0 / 174.8, within(1e-4));
-    Detail detail = Response.detail(at, new double[4], 150, 20, SolveWatch.NONE);
+    Detail detail = new Look(at, SolveWatch.NONE).of(new double[4], 150, 20, SolveWatch.NONE);
     // On grids of their own; each keeps its error below two parts in a thousand.
     double total = response.ladder().totalKelvinPerWatt();
     assertThat(detail.ladder().totalKelvinPerWatt()).isCloseTo(total, within(0.002 * total));

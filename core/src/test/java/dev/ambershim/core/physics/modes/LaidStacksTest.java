@@ -34,8 +34,8 @@ class LaidStacksTest {
   void itIsWhatGridsOfItsOwnTell() {
     LaidStacks laid = new LaidStacks();
     StackCase asked = filmed(1.5);
-    double own = new LiveStack(asked, SHARE, SolveWatch.NONE).update(asked, SolveWatch.NONE)
-        .peakCelsius();
+    double own =
+        new LiveStack(asked, SHARE, SolveWatch.NONE).update(asked, SolveWatch.NONE).peakCelsius();
     double shared =
         laid.of(filmed(1), SHARE, SolveWatch.NONE).update(asked, SolveWatch.NONE).peakCelsius();
     assertThat(shared).isCloseTo(own, within(SHARE * (own - asked.coolantCelsius())));

@@ -504,6 +504,22 @@ class WeighingTest {
     assertThat(then.ladder().steps()).extracting(Ladder.Step::name).contains("bare joint");
   }
 
+  /** What a slider passes is as exact as what is looked at for itself. */
+  @Test
+  void aLookUnderAnotherLoadIsThatLoadsOwn() {
+    CloseUp calm = CloseUp.of(Solved.weigh(PASTE, WhatIf.AS_IT_IS), SolveWatch.NONE);
+    calm.now();
+    for (double heat : new double[] {0.4, 1.3, 0.9}) {
+      WhatIf load = new WhatIf(heat, 1, 3, 0.7);
+      Detail own = CloseUp.of(Solved.weigh(PASTE, load), SolveWatch.NONE).now();
+      Detail passed = calm.under(load).now();
+      assertThat(passed.watts()).isEqualTo(own.watts());
+      assertThat(passed.peakCelsius()).isCloseTo(own.peakCelsius(), within(2e-3));
+      assertThat(passed.ladder().totalKelvinPerWatt())
+          .isCloseTo(own.ladder().totalKelvinPerWatt(), within(2e-5));
+    }
+  }
+
   @Test
   void theSameQuestionGivesTheSameAnswer() {
     assertThat(Solved.weigh(PASTE, WhatIf.AS_IT_IS).option(OptionKind.BARE).gain())

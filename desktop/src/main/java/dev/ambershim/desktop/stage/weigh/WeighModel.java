@@ -71,6 +71,16 @@ public final class WeighModel {
   /** Counts what was shown, so that a check knows whether it is still that. */
   private int looks;
 
+  /** Whether the pictures of a load are being made. */
+  private boolean glancing;
+
+  /**
+   * What a slider looks at, and the weighing that it was made of; only on the line of reckoning.
+   */
+  private CloseUp passing;
+
+  private Weighing passingFor;
+
   private boolean stale = true;
   private boolean solving = true;
 
@@ -104,7 +114,7 @@ public final class WeighModel {
               catchUp();
             });
     shell.previewProperty().addListener((o, was, is) -> following &= own || is != null);
-    whatIf.addListener((o, was, is) -> outdated());
+    whatIf.addListener((o, was, is) -> passed());
     outdated();
   }
 
@@ -118,6 +128,54 @@ public final class WeighModel {
     }
     stale = true;
     catchUp();
+  }
+
+  /**
+   * A load that a slider passes: the pictures for it come at once, one load after another, and the
+   * options are weighed where the slider rests.
+   */
+  private void passed() {
+    Shown seen = shown.get();
+    if (stale || seen == null || !shownFor.equals(jobId)) {
+      outdated();
+      return;
+    }
+    // What is weighed for the load before is of no use any more.
+    newest.incrementAndGet();
+    if (glancing) {
+      return;
+    }
+    glancing = true;
+    WhatIf load = whatIf.get();
+    shell
+        .reckoning()
+        .submit(
+            "",
+            progress -> glanced(seen, load),
+            result -> {
+              glancing = false;
+              if (result.isPresent() && shown.get().weighing() == seen.weighing()) {
+                look(result.get());
+              }
+              if (whatIf.get().equals(load)) {
+                outdated();
+              } else {
+                passed();
+              }
+            });
+  }
+
+  /** The pictures for another load; empty if the chip bears none such, which the weighing says. */
+  private Optional<Shown> glanced(Shown seen, WhatIf load) {
+    try {
+      if (passing == null || passingFor != seen.weighing()) {
+        passing = CloseUp.of(seen.weighing(), SolveWatch.NONE);
+        passingFor = seen.weighing();
+      }
+      return Optional.of(pictured(seen.weighing(), seen.picked(), passing.under(load)));
+    } catch (RuntimeException cannot) {
+      return Optional.empty();
+    }
   }
 
   /** Nothing is reckoned while nobody looks. */
@@ -190,7 +248,10 @@ public final class WeighModel {
 
   /** The two looks have nothing to do with each other. */
   private static Shown detailed(Weighing weighing, OptionForecast option, SolveWatch watch) {
-    CloseUp look = CloseUp.of(weighing, watch);
+    return pictured(weighing, option, CloseUp.of(weighing, watch));
+  }
+
+  private static Shown pictured(Weighing weighing, OptionForecast option, CloseUp look) {
     List<Optional<Detail>> details =
         SideBySide.all(
             List.<Callable<Optional<Detail>>>of(

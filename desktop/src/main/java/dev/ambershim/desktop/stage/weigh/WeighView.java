@@ -92,7 +92,16 @@ public final class WeighView implements StageView {
         new Column(
             advice, again, new WishBar(shell), choices, frontier, shape, detail, known, words);
     node.getStyleClass().add("stage");
-    model.shownProperty().addListener((o, was, is) -> refresh());
+    model
+        .shownProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was != null && is.weighing() == was.weighing() && is.picked() == was.picked()) {
+                pictures(is);
+              } else {
+                refresh();
+              }
+            });
     model.checkedProperty().addListener((o, was, is) -> showPicked());
     shell.themeProperty().addListener((o, was, is) -> refresh());
     WhenSeen figures = new WhenSeen(shell, Stage.WEIGH, this::words);
@@ -134,6 +143,14 @@ public final class WeighView implements StageView {
     options.pick(now.picked().option().kind().name());
     showPicked();
     plan.setDisable(!now.picked().option().possible() || shell.readOnly());
+    pictures(now);
+    readings.show(now.weighing().question().readings());
+  }
+
+  /** Where the kelvin go, now and with the picked option. */
+  private void pictures(Shown now) {
+    Notation notation = shell.notationProperty().get();
+    boolean dark = shell.themeProperty().get().dark();
     String name = now.picked().option().words();
     // Pictures of the option before would be taken for this one's.
     ladder.setVisible(now.then().isPresent());
@@ -155,7 +172,6 @@ public final class WeighView implements StageView {
               heat.setAccessibleHelp(name);
               cut(now.now(), then, notation, dark);
             });
-    readings.show(now.weighing().question().readings());
   }
 
   /** The picked option, with its check once that is there; no picture hangs on it. */
