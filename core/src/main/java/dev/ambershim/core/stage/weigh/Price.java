@@ -1,7 +1,6 @@
 package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.base.Interval;
-import org.hipparchus.random.RandomDataGenerator;
 
 /**
  * What an option costs and how sure that is. Hours are log-normal about the plan's; the odds of
@@ -33,8 +32,6 @@ public record Price(
   /** What a standard normal figure keeps in nine cases of ten. */
   private static final double NINE_OF_TEN = 1.2816;
 
-  private static final long SEED = 20261130;
-
   /**
    * The price of an option.
    *
@@ -51,15 +48,13 @@ public record Price(
         option.mostHandsHours() > option.handsHours()
             ? Math.log(option.mostHandsHours() / option.handsHours()) / NINE_OF_TEN
             : USUAL_SIGMA;
-    RandomDataGenerator random = new RandomDataGenerator(SEED);
-    double[] ruins = new double[gains.length];
+    double[] ruins = PriceDraws.ruins(odds, gains.length);
+    double[] paces = PriceDraws.paces(gains.length);
     double[] costs = new double[gains.length];
     double[] nets = new double[gains.length];
     int paying = 0;
     for (int i = 0; i < gains.length; i++) {
-      ruins[i] = odds.draw(random);
-      costs[i] =
-          fixed + hours * Math.exp(sigma * random.nextNormal(0, 1)) + ruins[i] * terms.chipCoins();
+      costs[i] = fixed + hours * Math.exp(sigma * paces[i]) + ruins[i] * terms.chipCoins();
       nets[i] = gains[i] * terms.coinsPerKelvin() - costs[i];
       paying += nets[i] > 0 ? 1 : 0;
     }

@@ -275,10 +275,11 @@ public record Weighing(
   }
 
   static Interval interval(double[] values) {
+    // Once sorted in part for one quantile, values are sorted in part for the other.
+    Percentile quantile = new Percentile();
+    quantile.setData(values);
     return new Interval(
-        new Percentile(50 * (1 - LEVEL)).evaluate(values),
-        new Percentile(50 * (1 + LEVEL)).evaluate(values),
-        LEVEL);
+        quantile.evaluate(50 * (1 - LEVEL)), quantile.evaluate(50 * (1 + LEVEL)), LEVEL);
   }
 
   @Override

@@ -1,0 +1,63 @@
+package dev.ambershim.core.stage.weigh;
+
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.hipparchus.random.RandomDataGenerator;
+
+/**
+ * What prices are drawn from, always the same: chances of ruin and how slowly the work goes.
+ * Drawing a Beta distribution takes longer than all else of a forecast, so what was drawn is kept.
+ */
+final class PriceDraws {
+  private static final long SEED = 20261130;
+  private static final int KEPT = 64;
+
+  private record Key(OwnRecord.Chance chance, int count) {}
+
+  private static final Map<Key, double[]> RUINS = Collections.synchronizedMap(new Latest());
+
+  /** A forecast has always as many cases. */
+  private static final Map<Integer, double[]> PACES = new ConcurrentHashMap<>();
+
+  private static final class Latest extends LinkedHashMap<Key, double[]> {
+    private static final long serialVersionUID = 1L;
+
+    Latest() {
+      super(16, 0.75f, true);
+    }
+
+    @Override
+    protected boolean removeEldestEntry(Map.Entry<Key, double[]> eldest) {
+      return size() > KEPT;
+    }
+  }
+
+  private PriceDraws() {}
+
+  /** Chances of ruin, 0 to 1; read only. */
+  static double[] ruins(OwnRecord.Chance chance, int count) {
+    return RUINS.computeIfAbsent(
+        new Key(chance, count),
+        key -> {
+          RandomDataGenerator random = new RandomDataGenerator(SEED);
+          double[] all = new double[count];
+          Arrays.setAll(all, i -> chance.draw(random));
+          return all;
+        });
+  }
+
+  /** Standard normal figures for the hours; read only. */
+  static double[] paces(int count) {
+    return PACES.computeIfAbsent(
+        count,
+        n -> {
+          RandomDataGenerator random = new RandomDataGenerator(SEED + 1);
+          double[] all = new double[n];
+          Arrays.setAll(all, i -> random.nextNormal(0, 1));
+          return all;
+        });
+  }
+}
