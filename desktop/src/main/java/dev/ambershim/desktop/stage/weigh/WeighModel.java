@@ -51,9 +51,18 @@ public final class WeighModel {
    * @param picked the option that is looked at
    * @param now the chip as it is
    * @param then the chip with the option; empty if it cannot be done
+   * @param passing whether only its pictures differ from what was shown before, as a slider passes
    */
   public record Shown(
-      Weighing weighing, OptionForecast picked, Detail now, Optional<Detail> then) {}
+      Weighing weighing,
+      OptionForecast picked,
+      Detail now,
+      Optional<Detail> then,
+      boolean passing) {
+    Shown(Weighing weighing, OptionForecast picked, Detail now, Optional<Detail> then) {
+      this(weighing, picked, now, then, false);
+    }
+  }
 
   private final JobModel shell;
   private final ReadOnlyObjectWrapper<Shown> shown = new ReadOnlyObjectWrapper<>();
@@ -74,12 +83,13 @@ public final class WeighModel {
   /** Whether the pictures of a load are being made. */
   private boolean glancing;
 
-  /**
-   * What a slider looks at, and the weighing that it was made of; only on the line of reckoning.
-   */
+  /** What a slider looks at, and for which answer; only on the line of reckoning. */
   private CloseUp passing;
 
-  private Weighing passingFor;
+  private int passingFor;
+
+  /** Counts what was shown but for what a slider passed. */
+  private int answers;
 
   private boolean stale = true;
   private boolean solving = true;
@@ -147,15 +157,16 @@ public final class WeighModel {
     }
     glancing = true;
     WhatIf load = whatIf.get();
+    int mine = answers;
     shell
         .reckoning()
         .submit(
             "",
-            progress -> glanced(seen, load),
+            progress -> glanced(seen, mine, load),
             result -> {
               glancing = false;
-              if (result.isPresent() && shown.get().weighing() == seen.weighing()) {
-                look(result.get());
+              if (result.isPresent() && answers == mine) {
+                tell(result.get());
               }
               if (whatIf.get().equals(load)) {
                 outdated();
@@ -166,13 +177,14 @@ public final class WeighModel {
   }
 
   /** The pictures for another load; empty if the chip bears none such, which the weighing says. */
-  private Optional<Shown> glanced(Shown seen, WhatIf load) {
+  private Optional<Shown> glanced(Shown seen, int answer, WhatIf load) {
     try {
-      if (passing == null || passingFor != seen.weighing()) {
+      if (passing == null || passingFor != answer) {
         passing = CloseUp.of(seen.weighing(), SolveWatch.NONE);
-        passingFor = seen.weighing();
+        passingFor = answer;
       }
-      return Optional.of(pictured(seen.weighing(), seen.picked(), passing.under(load)));
+      Shown now = pictured(seen.weighing(), seen.picked(), passing.under(load));
+      return Optional.of(new Shown(now.weighing(), now.picked(), now.now(), now.then(), true));
     } catch (RuntimeException cannot) {
       return Optional.empty();
     }
@@ -389,6 +401,11 @@ public final class WeighModel {
   }
 
   private void look(Shown now) {
+    answers++;
+    tell(now);
+  }
+
+  private void tell(Shown now) {
     shownFor = jobId;
     shown.set(now);
     shell.told();

@@ -96,7 +96,7 @@ public final class WeighView implements StageView {
         .shownProperty()
         .addListener(
             (o, was, is) -> {
-              if (was != null && is.weighing() == was.weighing() && is.picked() == was.picked()) {
+              if (is.passing()) {
                 pictures(is);
               } else {
                 refresh();
