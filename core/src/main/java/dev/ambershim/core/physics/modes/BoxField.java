@@ -21,16 +21,24 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
   /** Mean and peak of each source, °C. */
   List<StackSolution.Source> sources() {
     List<double[][]> grids = new ArrayList<>();
+    List<Top> tops = new ArrayList<>();
     for (int s = 0; s < watts.length; s++) {
-      double[][] grid = rises.at(boxes.spots.get(s).box(), boxes.peaks(s));
-      addBelow(s, grid);
+      double[][] grid = at(s, boxes.peaks(s));
       grids.add(grid);
+      tops.add(top(s, grid));
     }
     List<StackSolution.Source> all = new ArrayList<>();
     for (int s = 0; s < watts.length; s++) {
-      double peak = Double.NEGATIVE_INFINITY;
+      double peak = tops.get(s).kelvin();
+      Patch patch = boxes.spots.get(s).patch();
       for (int other = 0; other < watts.length; other++) {
-        peak = Math.max(peak, peak(grids.get(other), other, boxes.spots.get(s).patch()));
+        Top top = tops.get(other);
+        peak =
+            Math.max(
+                peak,
+                patch.holds(top.xMillimetres(), top.yMillimetres())
+                    ? top.kelvin()
+                    : highest(grids.get(other), boxes.peaks(other), patch));
       }
       all.add(
           new StackSolution.Source(
@@ -40,6 +48,79 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
               stack.coolantCelsius() + peak));
     }
     return all;
+  }
+
+  /** The rise at places under a source. */
+  private double[][] at(int source, Spot.Places places) {
+    double[][] grid = rises.at(boxes.spots.get(source).box(), places);
+    addBelow(places, grid);
+    return grid;
+  }
+
+  /**
+   * The hottest place of a source.
+   *
+   * @param kelvin its rise
+   */
+  private record Top(double kelvin, double xMillimetres, double yMillimetres) {}
+
+  /**
+   * The hottest place of a source: the highest of its grid, looked at again on a finer grid around
+   * it, and a parabola through what is highest there.
+   */
+  private Top top(int source, double[][] grid) {
+    Spot spot = boxes.spots.get(source);
+    Spot.Places places = boxes.peaks(source);
+    int[] at = argmax(grid);
+    double x = 1e3 * places.columns().get(at[0]).low();
+    double y = 1e3 * places.rows().get(at[1]).low();
+    // Under a smaller heat, too, that one's own grid shows the place better.
+    boolean seenCloser =
+        boxes.spots.stream().anyMatch(s -> s.area() < spot.area() && s.patch().holds(x, y));
+    if (seenCloser) {
+      return new Top(grid[at[0]][at[1]], x, y);
+    }
+    Spot.Places closer = boxes.closer(source, at[0], at[1]);
+    double[][] near = at(source, closer);
+    int[] best = argmax(near);
+    int i = best[0];
+    int j = best[1];
+    double peak = near[i][j];
+    if (i > 0 && i < near.length - 1) {
+      peak += above(closer.columns(), i, near[i - 1][j], near[i][j], near[i + 1][j]);
+    }
+    if (j > 0 && j < near[i].length - 1) {
+      peak += above(closer.rows(), j, near[i][j - 1], near[i][j], near[i][j + 1]);
+    }
+    return new Top(peak, x, y);
+  }
+
+  private static int[] argmax(double[][] grid) {
+    int[] at = {0, 0};
+    for (int i = 0; i < grid.length; i++) {
+      for (int j = 0; j < grid[i].length; j++) {
+        if (grid[i][j] > grid[at[0]][at[1]]) {
+          at[0] = i;
+          at[1] = j;
+        }
+      }
+    }
+    return at;
+  }
+
+  /** The highest of some places that lie in a rectangle. */
+  private static double highest(double[][] grid, Spot.Places places, Patch inside) {
+    double highest = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < grid.length; i++) {
+      for (int j = 0; j < grid[i].length; j++) {
+        double x = 1e3 * places.columns().get(i).low();
+        double y = 1e3 * places.rows().get(j).low();
+        if (grid[i][j] > highest && inside.holds(x, y)) {
+          highest = grid[i][j];
+        }
+      }
+    }
+    return highest;
   }
 
   /** Mean temperatures of the sources alone, °C; quicker than all of {@link #sources}. */
@@ -87,9 +168,8 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
     return sum;
   }
 
-  /** Adds what joints below the lowest solid take to a source's grid. */
-  private void addBelow(int source, double[][] grid) {
-    Spot.Places places = boxes.peaks(source);
+  /** Adds what joints below the lowest solid take. */
+  private void addBelow(Spot.Places places, double[][] grid) {
     for (int i = 0; i < grid.length && boxes.lowest > 0; i++) {
       for (int j = 0; j < grid[i].length; j++) {
         double x = 1e3 * places.columns().get(i).low();
@@ -106,37 +186,6 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
       sum += spot.patch().holds(xMillimetres, yMillimetres) ? watts[s] / spot.area() : 0;
     }
     return sum;
-  }
-
-  /** The highest place of a source's grid that lies in a rectangle, by parabolas through it. */
-  private double peak(double[][] grid, int source, Patch inside) {
-    Spot spot = boxes.spots.get(source);
-    List<NearField.Span> columns = boxes.peaks(source).columns();
-    List<NearField.Span> rows = boxes.peaks(source).rows();
-    int x = -1;
-    int y = -1;
-    for (int i = 0; i < grid.length; i++) {
-      for (int j = 0; j < grid[i].length; j++) {
-        boolean held =
-            spot.patch().equals(inside)
-                || inside.holds(1e3 * columns.get(i).low(), 1e3 * rows.get(j).low());
-        if (held && (x < 0 || grid[i][j] > grid[x][y])) {
-          x = i;
-          y = j;
-        }
-      }
-    }
-    if (x < 0) {
-      return Double.NEGATIVE_INFINITY;
-    }
-    double peak = grid[x][y];
-    if (x > 0 && x < grid.length - 1) {
-      peak += above(columns, x, grid[x - 1][y], grid[x][y], grid[x + 1][y]);
-    }
-    if (y > 0 && y < grid[x].length - 1) {
-      peak += above(rows, y, grid[x][y - 1], grid[x][y], grid[x][y + 1]);
-    }
-    return peak;
   }
 
   /** How far the parabola through three places rises above the middle one, the highest. */

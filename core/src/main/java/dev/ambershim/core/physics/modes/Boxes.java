@@ -70,6 +70,7 @@ final class Boxes {
   private final Map<Integer, double[][]> nearSymbols = new ConcurrentHashMap<>();
   private final Map<Integer, Whole> wholes = new ConcurrentHashMap<>();
   private final Map<Integer, Spot.Places> peaks = new ConcurrentHashMap<>();
+  private final Map<List<Integer>, Spot.Places> closer = new ConcurrentHashMap<>();
   private UndersideMap map;
 
   private Boxes(
@@ -409,6 +410,20 @@ final class Boxes {
           List<Patch> heats = stack.heat().stream().map(HeatSource::patch).toList();
           Patch own = heats.get(h);
           return places(boxOf[h], Spot.grid(own, heats, true), Spot.grid(own, heats, false), heats);
+        });
+  }
+
+  /** Places closer together, around one where a heat's peak is looked for. */
+  Spot.Places closer(int heat, int column, int row) {
+    return closer.computeIfAbsent(
+        List.of(heat, column, row),
+        key -> {
+          Spot.Places places = peaks(heat);
+          return places(
+              boxOf[heat],
+              Spot.around(places.columns(), column),
+              Spot.around(places.rows(), row),
+              stack.heat().stream().map(HeatSource::patch).toList());
         });
   }
 

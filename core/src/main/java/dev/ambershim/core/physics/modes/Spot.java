@@ -20,6 +20,10 @@ import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
  */
 record Spot(int box, Patch patch, double[] meanX, double[] meanY, Places whole, Places nodes) {
   private static final int ACROSS = 8;
+
+  /** Into how many the gaps beside the highest place are cut together. */
+  private static final int CLOSER = 6;
+
   private static final GaussIntegrator GAUSS = new GaussIntegratorFactory().legendre(5, 0, 1);
 
   /**
@@ -118,6 +122,18 @@ record Spot(int box, Patch patch, double[] meanX, double[] meanY, Places whole, 
         double at = marks[m - 1] + (marks[m] - marks[m - 1]) * i / count;
         all.add(new NearField.Span(at, at));
       }
+    }
+    return all;
+  }
+
+  /** Even places from the one before to the one after. */
+  static List<NearField.Span> around(List<NearField.Span> places, int at) {
+    double low = places.get(Math.max(0, at - 1)).low();
+    double high = places.get(Math.min(places.size() - 1, at + 1)).low();
+    List<NearField.Span> all = new ArrayList<>();
+    for (int i = 0; i <= CLOSER; i++) {
+      double place = low + (high - low) * i / CLOSER;
+      all.add(new NearField.Span(place, place));
     }
     return all;
   }
