@@ -6,7 +6,9 @@ import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackSolution;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Temperatures of boxes, and what can be read from them.
@@ -21,18 +23,19 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
   /** Mean and peak of each source, °C. */
   List<StackSolution.Source> sources() {
     List<double[][]> grids = new ArrayList<>();
-    List<Top> tops = new ArrayList<>();
     for (int s = 0; s < watts.length; s++) {
-      double[][] grid = at(s, boxes.peaks(s));
-      grids.add(grid);
-      tops.add(top(s, grid));
+      grids.add(at(s, boxes.peaks(s)));
+    }
+    Top[] tops = new Top[watts.length];
+    for (int s : smallestFirst()) {
+      tops[s] = top(s, grids.get(s), tops);
     }
     List<StackSolution.Source> all = new ArrayList<>();
     for (int s = 0; s < watts.length; s++) {
-      double peak = tops.get(s).kelvin();
+      double peak = tops[s].kelvin();
       Patch patch = boxes.spots.get(s).patch();
       for (int other = 0; other < watts.length; other++) {
-        Top top = tops.get(other);
+        Top top = tops[other];
         peak =
             Math.max(
                 peak,
@@ -64,21 +67,35 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
    */
   private record Top(double kelvin, double xMillimetres, double yMillimetres) {}
 
+  private int[] smallestFirst() {
+    return IntStream.range(0, watts.length)
+        .boxed()
+        .sorted(Comparator.comparingDouble(s -> boxes.spots.get(s).area()))
+        .mapToInt(s -> s)
+        .toArray();
+  }
+
   /**
    * The hottest place of a source: the highest of its grid, looked at again on a finer grid around
    * it, and a parabola through what is highest there.
+   *
+   * @param tops those of smaller sources; null for the rest
    */
-  private Top top(int source, double[][] grid) {
-    Spot spot = boxes.spots.get(source);
+  private Top top(int source, double[][] grid, Top[] tops) {
+    Patch patch = boxes.spots.get(source).patch();
     Spot.Places places = boxes.peaks(source);
     int[] at = argmax(grid);
     double x = 1e3 * places.columns().get(at[0]).low();
     double y = 1e3 * places.rows().get(at[1]).low();
-    // Under a smaller heat, too, that one's own grid shows the place better.
-    boolean seenCloser =
-        boxes.spots.stream().anyMatch(s -> s.area() < spot.area() && s.patch().holds(x, y));
-    if (seenCloser) {
-      return new Top(grid[at[0]][at[1]], x, y);
+    for (int s = 0; s < tops.length; s++) {
+      boolean counted =
+          tops[s] != null
+              && boxes.spots.get(s).patch().holds(x, y)
+              && patch.holds(tops[s].xMillimetres(), tops[s].yMillimetres());
+      if (counted) {
+        // The smaller one's own places lie closer, and its top is one of this source's, too.
+        return new Top(grid[at[0]][at[1]], x, y);
+      }
     }
     Spot.Places closer = boxes.closer(source, at[0], at[1]);
     double[][] near = at(source, closer);

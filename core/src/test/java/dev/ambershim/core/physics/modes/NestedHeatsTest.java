@@ -11,71 +11,95 @@ import dev.ambershim.core.physics.conduction.Stacks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalLong;
+import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 
 /**
- * Cores that lie over the even heat of a die: the same heat written as tiles has the same peaks.
+ * Heats that lie over each other: cut into tiles that do not, the same heat has the same peaks, to
+ * the told errors.
  */
 class NestedHeatsTest {
-  private static final Patch DIE = new Patch(0, 0, 16, 10);
-  private static final double EVEN_WATTS = 40;
-  private static final double CORE_WATTS = 20;
+  private static final double SHARE = 2e-4;
 
-  /** Two cores close to each other, off the middle, so that no place is hottest by symmetry. */
-  private static final List<Patch> CORES =
-      List.of(new Patch(-4.3, 1.7, 2.2, 3.1), new Patch(-1.6, 1.7, 2.2, 3.1));
+  private static HeatSource heat(double x, double y, double wide, double deep, double watts) {
+    return HeatSource.steady(x + " " + y, new Patch(x, y, wide, deep), watts);
+  }
 
-  private static StackCase heated(List<HeatSource> heat) {
+  private static StackSolution solved(List<HeatSource> heat) {
     StackCase stack = Stacks.lidded();
-    return new StackCase(
-        stack.layers(), heat, stack.filmWattsPerSquareMetreKelvin(), stack.coolantCelsius());
+    StackCase heated =
+        new StackCase(
+            stack.layers(), heat, stack.filmWattsPerSquareMetreKelvin(), stack.coolantCelsius());
+    return SteadySolver.plain().solve(heated, OptionalLong.empty(), SHARE);
   }
 
-  private static List<HeatSource> nested() {
-    List<HeatSource> all = new ArrayList<>();
-    all.add(HeatSource.steady("die", DIE, EVEN_WATTS));
-    for (int c = 0; c < CORES.size(); c++) {
-      all.add(HeatSource.steady("core " + c, CORES.get(c), CORE_WATTS));
-    }
-    return all;
-  }
-
-  /** The die cut along the cores' edges; a core's tile has the core's heat as well. */
-  private static List<HeatSource> tiles() {
-    double[] xs = {-8, -5.4, -3.2, -2.7, -0.5, 8};
-    double[] ys = {-5, 0.15, 3.25, 5};
+  /** The same heat on the rectangles between all edges. */
+  private static List<HeatSource> tiles(List<HeatSource> heats) {
+    double[] xs = edges(heats, true);
+    double[] ys = edges(heats, false);
     List<HeatSource> all = new ArrayList<>();
     for (int i = 0; i + 1 < xs.length; i++) {
       for (int j = 0; j + 1 < ys.length; j++) {
-        double wide = xs[i + 1] - xs[i];
-        double deep = ys[j + 1] - ys[j];
-        Patch tile = new Patch((xs[i] + xs[i + 1]) / 2, (ys[j] + ys[j + 1]) / 2, wide, deep);
-        boolean core = j == 1 && (i == 1 || i == 3);
-        double watts = EVEN_WATTS * wide * deep / 160 + (core ? CORE_WATTS : 0);
-        all.add(HeatSource.steady(core ? "core " + i / 2 : i + " " + j, tile, watts));
+        double x = (xs[i] + xs[i + 1]) / 2;
+        double y = (ys[j] + ys[j + 1]) / 2;
+        double area = (xs[i + 1] - xs[i]) * (ys[j + 1] - ys[j]);
+        double watts = 0;
+        for (HeatSource h : heats) {
+          Patch p = h.patch();
+          watts +=
+              p.holds(x, y) ? h.watts() * area / (p.widthMillimetres() * p.depthMillimetres()) : 0;
+        }
+        if (watts > 0) {
+          all.add(heat(x, y, xs[i + 1] - xs[i], ys[j + 1] - ys[j], watts));
+        }
       }
     }
     return all;
   }
 
-  private static double peak(StackSolution solution, String name) {
-    return solution.sources().stream()
-        .filter(s -> s.name().equals(name))
-        .findFirst()
-        .orElseThrow()
-        .peakCelsius();
+  private static double[] edges(List<HeatSource> heats, boolean alongX) {
+    return heats.stream()
+        .map(HeatSource::patch)
+        .flatMapToDouble(
+            p ->
+                alongX
+                    ? DoubleStream.of(p.leftMillimetres(), p.rightMillimetres())
+                    : DoubleStream.of(p.lowMillimetres(), p.highMillimetres()))
+        .sorted()
+        .distinct()
+        .toArray();
+  }
+
+  private static void alike(List<HeatSource> heats) {
+    List<HeatSource> tiles = tiles(heats);
+    StackSolution over = solved(heats);
+    StackSolution cut = solved(tiles);
+    double told = over.discretisationErrorKelvin() + cut.discretisationErrorKelvin();
+    assertThat(told).isLessThan(2 * SHARE * (over.peakCelsius() - 25));
+    for (int h = 0; h < heats.size(); h++) {
+      Patch patch = heats.get(h).patch();
+      double hottest = 0;
+      for (int t = 0; t < tiles.size(); t++) {
+        Patch tile = tiles.get(t).patch();
+        if (patch.holds(tile.xMillimetres(), tile.yMillimetres())) {
+          hottest = Math.max(hottest, cut.sources().get(t).peakCelsius());
+        }
+      }
+      assertThat(over.sources().get(h).peakCelsius()).isCloseTo(hottest, within(told));
+    }
+  }
+
+  /** Two cores close to each other, off the middle, so that no place is hottest by symmetry. */
+  @Test
+  void coresOverTheEvenHeatOfTheirDie() {
+    alike(
+        List.of(
+            heat(0, 0, 16, 10, 40), heat(-4.3, 1.7, 2.2, 3.1, 20), heat(-1.6, 1.7, 2.2, 3.1, 20)));
   }
 
   @Test
-  void peaksDoNotHangOnHowTheHeatIsWritten() {
-    SteadySolver solver = SteadySolver.plain();
-    StackSolution nested = solver.solve(heated(nested()), OptionalLong.empty(), 2e-4);
-    StackSolution tiled = solver.solve(heated(tiles()), OptionalLong.empty(), 2e-4);
-    double told = nested.discretisationErrorKelvin() + tiled.discretisationErrorKelvin();
-    for (String core : List.of("core 0", "core 1")) {
-      assertThat(peak(nested, core)).isCloseTo(peak(tiled, core), within(told));
-    }
-    assertThat(peak(nested, "die")).isCloseTo(tiled.peakCelsius(), within(told));
-    assertThat(told).isLessThan(4e-4 * (nested.peakCelsius() - 25));
+  void heatsThatOverlapInPart() {
+    alike(List.of(heat(-3, 0, 5, 4, 20), heat(-0.5, 1.25, 3, 3.5, 45)));
+    alike(List.of(heat(-3, 0, 5, 4, 60), heat(-0.5, 1.25, 3, 3.5, 5), heat(5, -3, 2, 2, 12)));
   }
 }

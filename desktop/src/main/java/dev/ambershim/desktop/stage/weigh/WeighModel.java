@@ -83,10 +83,7 @@ public final class WeighModel {
   /** Whether the pictures of a load are being made. */
   private boolean glancing;
 
-  /** What a slider looks at, and for which answer; only on the line of reckoning. */
-  private CloseUp passing;
-
-  private int passingFor;
+  private final Glance glance = new Glance();
 
   /** Counts what was shown but for what a slider passed. */
   private int answers;
@@ -162,7 +159,7 @@ public final class WeighModel {
         .reckoning()
         .submit(
             "",
-            progress -> glanced(seen, mine, load),
+            progress -> glance.of(seen, mine, load),
             result -> {
               glancing = false;
               if (result.isPresent() && answers == mine) {
@@ -174,20 +171,6 @@ public final class WeighModel {
                 passed();
               }
             });
-  }
-
-  /** The pictures for another load; empty if the chip bears none such, which the weighing says. */
-  private Optional<Shown> glanced(Shown seen, int answer, WhatIf load) {
-    try {
-      if (passing == null || passingFor != answer) {
-        passing = CloseUp.of(seen.weighing(), SolveWatch.NONE);
-        passingFor = answer;
-      }
-      Shown now = pictured(seen.weighing(), seen.picked(), passing.under(load));
-      return Optional.of(new Shown(now.weighing(), now.picked(), now.now(), now.then(), true));
-    } catch (RuntimeException cannot) {
-      return Optional.empty();
-    }
   }
 
   /** Nothing is reckoned while nobody looks. */
@@ -263,7 +246,8 @@ public final class WeighModel {
     return pictured(weighing, option, CloseUp.of(weighing, watch));
   }
 
-  private static Shown pictured(Weighing weighing, OptionForecast option, CloseUp look) {
+  /** A weighing with the pictures of an option under its load. */
+  static Shown pictured(Weighing weighing, OptionForecast option, CloseUp look) {
     List<Optional<Detail>> details =
         SideBySide.all(
             List.<Callable<Optional<Detail>>>of(
