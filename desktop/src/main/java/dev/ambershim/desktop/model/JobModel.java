@@ -231,10 +231,11 @@ public final class JobModel implements AutoCloseable {
       return;
     }
     String id = stored.get().id();
+    // What follows does not wait for the disk, nor the disk for what follows. It is begun before
+    // the window shows the change, so that it is there before the window is painted for that.
+    assess(changed);
     job.set(changed);
     unsaved++;
-    // What follows does not wait for the disk, nor the disk for what follows.
-    assess(changed);
     work.submit(
         "",
         progress -> new Kept(logbook.edit(id, what, changed), logbook.list()),

@@ -99,8 +99,9 @@ final class ResponseFit {
     double[][] rows = new double[stretch.blocks()][unknowns + 1];
     int parts = lags.length;
     for (int k = 0; k < parts; k++) {
-      double[] seen = stretch.means(stretch.lagged(lags[k], meanWatts, meter));
-      double[] left = stretch.means(stretch.fading(lags[k]));
+      Stretch.Lagged lagged = stretch.lagged(lags[k], meanWatts, meter);
+      double[] seen = stretch.means(lagged.seen());
+      double[] left = stretch.means(lagged.left());
       for (int b = 0; b < rows.length; b++) {
         rows[b][k] = seen[b];
         rows[b][parts + index * parts + k] = left[b];

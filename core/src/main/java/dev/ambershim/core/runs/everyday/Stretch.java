@@ -47,30 +47,39 @@ record Stretch(
   }
 
   /**
-   * The power as a part of the chip sees it that lags behind, at every sample: exact for a power
-   * that holds its mean between two samples.
+   * How a part of the chip that lags behind sees the power.
+   *
+   * @param seen the power at every sample as it sees it, W
+   * @param left what is left at every sample of a state that the stretch began with
+   */
+  record Lagged(double[] seen, double[] left) {}
+
+  /**
+   * The power as a part sees it that lags behind: exact for a power that holds its mean between two
+   * samples.
    *
    * @param lagSeconds its time constant
    * @param first the power that it had settled to before
    * @param meter what a sample of the power is
    */
-  double[] lagged(double lagSeconds, double first, Meter meter) {
+  Lagged lagged(double lagSeconds, double first, Meter meter) {
     double[] seen = new double[seconds.length];
-    seen[0] = first;
-    for (int i = 1; i < seen.length; i++) {
-      double stays = Math.exp(-(seconds[i] - seconds[i - 1]) / lagSeconds);
-      seen[i] = seen[i - 1] * stays + (1 - stays) * meter.between(watts[i - 1], watts[i]);
-    }
-    return seen;
-  }
-
-  /** What is left at every sample of a state that the stretch began with. */
-  double[] fading(double lagSeconds) {
     double[] left = new double[seconds.length];
-    for (int i = 0; i < left.length; i++) {
-      left[i] = Math.exp(-seconds[i] / lagSeconds);
+    seen[0] = first;
+    left[0] = 1;
+    double step = Double.NaN;
+    double stays = Double.NaN;
+    for (int i = 1; i < seen.length; i++) {
+      double now = seconds[i] - seconds[i - 1];
+      // Most logs keep their step, and an exponential takes longer than all the rest.
+      if (now != step) {
+        step = now;
+        stays = Math.exp(-now / lagSeconds);
+      }
+      seen[i] = seen[i - 1] * stays + (1 - stays) * meter.between(watts[i - 1], watts[i]);
+      left[i] = left[i - 1] * stays;
     }
-    return left;
+    return new Lagged(seen, left);
   }
 
   /**
