@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.build;
 
+import dev.ambershim.core.base.Latest;
 import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.ArrayList;
@@ -22,25 +23,10 @@ public final class Responses {
   private static final int KEPT = 120;
 
   /** By their places on the lattice. */
-  private final Map<Situation, Response> known = new Latest(KEPT);
+  private final Map<Situation, Response> known = new Latest<>(KEPT);
 
   /** Moved from there; the same situation has the same response, so that a caller can tell. */
-  private final Map<Situation, Response> moved = new Latest(4 * KEPT);
-
-  private static final class Latest extends LinkedHashMap<Situation, Response> {
-    private static final long serialVersionUID = 1L;
-    private final int most;
-
-    Latest(int most) {
-      super(16, 0.75f, true);
-      this.most = most;
-    }
-
-    @Override
-    protected boolean removeEldestEntry(Map.Entry<Situation, Response> eldest) {
-      return size() > most;
-    }
-  }
+  private final Map<Situation, Response> moved = new Latest<>(4 * KEPT);
 
   private final Executor executor;
 

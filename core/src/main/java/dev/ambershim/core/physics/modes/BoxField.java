@@ -64,6 +64,8 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
    * The hottest place of a source.
    *
    * @param kelvin its rise
+   * @param xMillimetres the nearest place that was looked at
+   * @param yMillimetres likewise
    */
   private record Top(double kelvin, double xMillimetres, double yMillimetres) {}
 
@@ -109,7 +111,8 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
     if (j > 0 && j < near[i].length - 1) {
       peak += above(closer.rows(), j, near[i][j - 1], near[i][j], near[i][j + 1]);
     }
-    return new Top(peak, x, y);
+    // Where it is told to lie decides which other sources it is a place of, too.
+    return new Top(peak, 1e3 * closer.columns().get(i).low(), 1e3 * closer.rows().get(j).low());
   }
 
   private static int[] argmax(double[][] grid) {

@@ -1,8 +1,8 @@
 package dev.ambershim.core.physics.modes;
 
+import dev.ambershim.core.base.Latest;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
-import java.util.LinkedHashMap;
 import java.util.Map;
 
 /**
@@ -16,15 +16,7 @@ public final class LaidStacks {
 
   private record Key(StackCase stack, double share, boolean meansOnly) {}
 
-  private final Map<Key, LiveStack> laid =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, LiveStack> eldest) {
-          return size() > KEPT;
-        }
-      };
+  private final Map<Key, LiveStack> laid = new Latest<>(KEPT);
 
   /** As {@link LiveStack#LiveStack}. */
   public LiveStack of(StackCase stack, double share, SolveWatch watch) {

@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.multigrid;
 
+import dev.ambershim.core.base.Latest;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.conduction.HeatSource;
@@ -10,7 +11,6 @@ import dev.ambershim.core.physics.conduction.StackRules;
 import dev.ambershim.core.physics.conduction.StackSolution;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -50,15 +50,7 @@ public final class TransientSolver {
   private double time;
   private double[] lastWatts = new double[0];
   private int depth = FIRST_DEPTH;
-  private final Map<Double, ConjugateGradients> solvers =
-      new LinkedHashMap<>(8, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Double, ConjugateGradients> eldest) {
-          return size() > KEPT_MATRICES;
-        }
-      };
+  private final Map<Double, ConjugateGradients> solvers = new Latest<>(KEPT_MATRICES);
 
   /**
    * The state at a time.

@@ -1,7 +1,7 @@
 package dev.ambershim.core.stage.diagnosis;
 
+import dev.ambershim.core.base.Latest;
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
@@ -14,15 +14,7 @@ public final class Diagnosed {
   private static final int KEPT = 8;
 
   private final Executor helpers;
-  private final Map<JobCase, Ranking> known =
-      new LinkedHashMap<>(16, 0.75f, true) {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<JobCase, Ranking> eldest) {
-          return size() > KEPT;
-        }
-      };
+  private final Map<JobCase, Ranking> known = new Latest<>(KEPT);
 
   private JobCase solvedFor;
   private Diagnosis solved;

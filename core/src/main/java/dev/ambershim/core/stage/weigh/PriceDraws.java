@@ -1,8 +1,8 @@
 package dev.ambershim.core.stage.weigh;
 
+import dev.ambershim.core.base.Latest;
 import java.util.Arrays;
 import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.random.RandomDataGenerator;
@@ -17,23 +17,10 @@ final class PriceDraws {
 
   private record Key(OwnRecord.Chance chance, int count) {}
 
-  private static final Map<Key, double[]> RUINS = Collections.synchronizedMap(new Latest());
+  private static final Map<Key, double[]> RUINS = Collections.synchronizedMap(new Latest<>(KEPT));
 
   /** A forecast has always as many cases. */
   private static final Map<Integer, double[]> PACES = new ConcurrentHashMap<>();
-
-  private static final class Latest extends LinkedHashMap<Key, double[]> {
-    private static final long serialVersionUID = 1L;
-
-    Latest() {
-      super(16, 0.75f, true);
-    }
-
-    @Override
-    protected boolean removeEldestEntry(Map.Entry<Key, double[]> eldest) {
-      return size() > KEPT;
-    }
-  }
 
   private PriceDraws() {}
 
