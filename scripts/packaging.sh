@@ -13,7 +13,7 @@ modules=$modules,javafx.controls
 build_parts() {
   local when
   when=$(date -u -d "@$SOURCE_DATE_EPOCH" +%FT%TZ)
-  local goal=(-B -q -f "$1/pom.xml" -Dmaven.test.skip=true -Djacoco.skip=true
+  local goal=(-B -q -f "$1/pom.xml" -Dmaven.test.skip=true
     "-Dproject.build.outputTimestamp=$when" package cyclonedx:makeAggregateBom -pl app -am)
   if ! mvn -o "${goal[@]}" >"$out/build.log" 2>&1 && ! mvn "${goal[@]}" >"$out/build.log" 2>&1; then
     say "the build failed; the last lines of target/package/build.log:"

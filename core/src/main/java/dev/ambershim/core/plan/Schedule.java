@@ -1,5 +1,6 @@
 package dev.ambershim.core.plan;
 
+import dev.ambershim.core.base.SeededDraws;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -265,7 +266,7 @@ public record Schedule(
 
   /** Ends of many draws, minutes from now, sorted. */
   private static double[] drawnEnds(Task task, int[] order, double start) {
-    RandomDataGenerator random = new RandomDataGenerator(SEED);
+    RandomDataGenerator random = SeededDraws.of(SEED);
     double[] ends = new double[DRAWS];
     for (int d = 0; d < DRAWS; d++) {
       List<Block> drawn = drawn(task, random);
@@ -278,7 +279,7 @@ public record Schedule(
 
   /** The begin that lets nine of ten draws end in time. */
   private static double drawnBegin(Task task, int[] order, double end) {
-    RandomDataGenerator random = new RandomDataGenerator(SEED);
+    RandomDataGenerator random = SeededDraws.of(SEED);
     double[] begins = new double[DRAWS];
     int[] reversed = turned(order);
     for (int d = 0; d < DRAWS; d++) {

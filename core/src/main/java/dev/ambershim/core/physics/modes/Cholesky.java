@@ -72,20 +72,57 @@ final class Cholesky {
   }
 
   /**
-   * Solves for one right side.
+   * Solves for several right sides. Four at once share each row on its way from memory, and their
+   * sums do not wait for one another.
    *
-   * @param right read only
+   * @param rights one right side a row; read only
+   * @return the solutions, in the same order; each is the same whatever is solved beside it
    */
-  double[] solve(double[] right) {
+  double[][] solve(double[]... rights) {
+    double[][] x = Dense.copy(rights);
+    int first = 0;
+    for (; first + AT_ONCE <= x.length; first += AT_ONCE) {
+      solveFour(x[first], x[first + 1], x[first + 2], x[first + 3]);
+    }
+    for (; first < x.length; first++) {
+      solveOne(x[first]);
+    }
+    return x;
+  }
+
+  private void solveFour(double[] x0, double[] x1, double[] x2, double[] x3) {
     int n = upper.length;
-    double[] x = right.clone();
     for (int i = 0; i < n; i++) {
       double[] row = upper[i];
-      x[i] /= row[i];
-      double factor = x[i];
+      down(x0, row, i);
+      down(x1, row, i);
+      down(x2, row, i);
+      down(x3, row, i);
+    }
+    for (int i = n - 1; i >= 0; i--) {
+      double[] row = upper[i];
+      double sum0 = x0[i];
+      double sum1 = x1[i];
+      double sum2 = x2[i];
+      double sum3 = x3[i];
       for (int p = i + 1; p < n; p++) {
-        x[p] -= factor * row[p];
+        double u = row[p];
+        sum0 -= u * x0[p];
+        sum1 -= u * x1[p];
+        sum2 -= u * x2[p];
+        sum3 -= u * x3[p];
       }
+      x0[i] = sum0 / row[i];
+      x1[i] = sum1 / row[i];
+      x2[i] = sum2 / row[i];
+      x3[i] = sum3 / row[i];
+    }
+  }
+
+  private void solveOne(double[] x) {
+    int n = upper.length;
+    for (int i = 0; i < n; i++) {
+      down(x, upper[i], i);
     }
     for (int i = n - 1; i >= 0; i--) {
       double[] row = upper[i];
@@ -95,6 +132,14 @@ final class Cholesky {
       }
       x[i] = sum / row[i];
     }
-    return x;
+  }
+
+  /** What is known of one place goes down to all below it. */
+  private static void down(double[] x, double[] row, int i) {
+    x[i] /= row[i];
+    double factor = x[i];
+    for (int p = i + 1; p < x.length; p++) {
+      x[p] -= factor * row[p];
+    }
   }
 }

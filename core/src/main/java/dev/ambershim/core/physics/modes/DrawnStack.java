@@ -5,6 +5,7 @@ import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackRules;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -251,13 +252,9 @@ public final class DrawnStack {
       matrix[i][i] += resistance[i];
     }
     Cholesky root = new Cholesky(matrix);
-    double[][] solved = new double[sources + levels][];
-    for (int s = 0; s < sources; s++) {
-      solved[s] = root.solve(driving[s]);
-    }
-    for (int l = 0; l < levels; l++) {
-      solved[sources + l] = root.solve(conditions[l]);
-    }
+    double[][] rights = Arrays.copyOf(driving, sources + levels);
+    System.arraycopy(conditions, 0, rights, sources, levels);
+    double[][] solved = root.solve(rights);
     double[][] through = new double[sources][];
     double[][] response = new double[sources][sources];
     double[][] levelOf = new double[levels][sources];

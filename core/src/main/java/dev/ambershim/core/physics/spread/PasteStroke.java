@@ -37,17 +37,21 @@ public record PasteStroke(List<Double> xMillimetres, List<Double> yMillimetres) 
 
   /** Distance of a place to the stroke, mm. */
   double distance(double x, double y) {
-    double least = Math.hypot(x - xMillimetres.get(0), y - yMillimetres.get(0));
+    double least = square(x - xMillimetres.get(0), y - yMillimetres.get(0));
     for (int i = 1; i < xMillimetres.size(); i++) {
       double ax = xMillimetres.get(i - 1);
       double ay = yMillimetres.get(i - 1);
       double bx = xMillimetres.get(i) - ax;
       double by = yMillimetres.get(i) - ay;
-      double square = bx * bx + by * by;
+      double length = square(bx, by);
       double t =
-          square == 0 ? 0 : Math.max(0, Math.min(1, ((x - ax) * bx + (y - ay) * by) / square));
-      least = Math.min(least, Math.hypot(x - ax - t * bx, y - ay - t * by));
+          length == 0 ? 0 : Math.max(0, Math.min(1, ((x - ax) * bx + (y - ay) * by) / length));
+      least = Math.min(least, square(x - ax - t * bx, y - ay - t * by));
     }
-    return least;
+    return Math.sqrt(least);
+  }
+
+  private static double square(double x, double y) {
+    return x * x + y * y;
   }
 }

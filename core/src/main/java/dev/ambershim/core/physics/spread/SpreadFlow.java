@@ -408,7 +408,7 @@ public final class SpreadFlow {
       int j = c / columns;
       double gx = slope(c, i > 0 ? c - 1 : -1, i + 1 < columns ? c + 1 : -1, dx);
       double gy = slope(c, j > 0 ? c - columns : -1, j + 1 < grid.rows() ? c + columns : -1, dy);
-      double steep = Math.hypot(gx, gy);
+      double steep = Math.sqrt(gx * gx + gy * gy);
       double s = 2 * tau / (gap[c] * steep);
       double now = s < 1 ? Math.max(CREEP, 1 - 1.5 * s + 0.5 * s * s * s) : CREEP;
       // Half of the way at a time: stress and flow hang on each other.

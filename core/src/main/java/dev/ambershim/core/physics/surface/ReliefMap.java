@@ -147,7 +147,9 @@ public final class ReliefMap {
     int nearest = 0;
     double least = Double.POSITIVE_INFINITY;
     for (int i = 0; i < x.length; i++) {
-      double away = Math.hypot(x[i] - atX, y[i] - atY);
+      double u = x[i] - atX;
+      double v = y[i] - atY;
+      double away = u * u + v * v;
       if (away < least) {
         least = away;
         nearest = i;

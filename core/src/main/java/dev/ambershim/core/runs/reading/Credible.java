@@ -40,6 +40,18 @@ final class Credible {
 
   private static final int WINDOW = 9;
 
+  /** A chip under load draws more than this, W. */
+  private static final double LOADED_WATTS = 20;
+
+  /** So long may a power of nothing be a reading that failed, s. */
+  private static final double MOMENT_SECONDS = 10;
+
+  /** A chip whose power went would cool by more than this, and more than it does of itself, K. */
+  private static final double STEADY_KELVIN = 2;
+
+  /** Chance changes from sample to sample hardly pass so many times their middle. */
+  private static final double OFTEN = 6;
+
   private final RunLog log;
   private final List<Disbelieved> found = new ArrayList<>();
 
@@ -380,15 +392,11 @@ final class Credible {
   /** No power for a moment, while the cores stay as hot as they were, is no reading. */
   private Channel steadyPower(Channel channel, List<Channel> channels) {
     double[] values = channel.values();
-    double[] core = null;
-    for (Channel c : channels) {
-      if (core == null && (c.role() == Role.CORE || c.role() == Role.PACKAGE)) {
-        core = c.values();
-      }
-    }
+    double[] chip = null;
+    double steady = 0;
     double[] kept = values;
     int signs = 0;
-    for (int i = 1; core != null && i + 1 < values.length; i++) {
+    for (int i = 1; i + 1 < values.length; i++) {
       if (values[i] != 0) {
         continue;
       }
@@ -397,12 +405,17 @@ final class Credible {
         i++;
       }
       int after = i + 1;
-      boolean amid =
-          after < values.length
-              && values[from - 1] > 20
-              && values[after] > 20
-              && log.seconds()[after] - log.seconds()[from - 1] < 10;
-      if (amid && core[from - 1] - core[i] < 2 && core[from - 1] - core[after] < 2) {
+      if (after == values.length
+          || !(values[from - 1] > LOADED_WATTS)
+          || !(values[after] > LOADED_WATTS)
+          || !(log.seconds()[after] - log.seconds()[from - 1] < MOMENT_SECONDS)) {
+        continue;
+      }
+      if (chip == null) {
+        chip = mean(channels);
+        steady = STEADY_KELVIN + OFTEN * fidget(chip);
+      }
+      if (chip[from - 1] - chip[i] < steady && chip[from - 1] - chip[after] < steady) {
         kept = kept == values ? values.clone() : kept;
         Arrays.fill(kept, from, after, Double.NaN);
         signs += after - from;
@@ -413,5 +426,34 @@ final class Credible {
     }
     found.add(new Disbelieved(channel.name(), channel.role(), 0, signs, 0, 0, gaps(values, kept)));
     return with(channel, kept);
+  }
+
+  /** The chip's temperature, as the mean of all that is read of it; NaN where nothing is. */
+  private double[] mean(List<Channel> channels) {
+    double[] sum = new double[log.size()];
+    int[] count = new int[log.size()];
+    for (Channel c : channels) {
+      if (c.role() == Role.CORE || c.role() == Role.PACKAGE) {
+        double[] values = c.values();
+        for (int i = 0; i < sum.length; i++) {
+          if (!Double.isNaN(values[i])) {
+            sum[i] += values[i];
+            count[i]++;
+          }
+        }
+      }
+    }
+    for (int i = 0; i < sum.length; i++) {
+      sum[i] = count[i] == 0 ? Double.NaN : sum[i] / count[i];
+    }
+    return sum;
+  }
+
+  /** How much it changes from sample to sample as a rule: the middle of all changes. */
+  private static double fidget(double[] values) {
+    double[] changes = new double[values.length - 1];
+    Arrays.setAll(changes, i -> Math.abs(values[i + 1] - values[i]));
+    double middle = median(changes, 0, changes.length);
+    return Double.isNaN(middle) ? 0 : middle;
   }
 }

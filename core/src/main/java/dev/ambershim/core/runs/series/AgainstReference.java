@@ -29,6 +29,6 @@ record AgainstReference(int others, double freedom) {
 
   /** The distance that is not passed with a chance. */
   double quantile(double chance) {
-    return StandardError.quantile(chance, freedom, this::ofNormal);
+    return StandardError.quantile(chance, freedom, StandardError.tabled(this::ofNormal));
   }
 }

@@ -1,5 +1,6 @@
 package dev.ambershim.core.runs.series;
 
+import dev.ambershim.core.base.SeededDraws;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
@@ -41,7 +42,7 @@ final class Chances {
   private static double[] of(
       double[] means, double[][] covariance, double scatter, double freedom, int draws) {
     int count = means.length;
-    RandomDataGenerator random = new RandomDataGenerator(SEED);
+    RandomDataGenerator random = SeededDraws.of(SEED);
     RealMatrix root = root(covariance);
     double[] best = new double[count];
     for (int d = 0; d < draws; d++) {

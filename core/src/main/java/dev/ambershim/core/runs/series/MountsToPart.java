@@ -1,5 +1,6 @@
 package dev.ambershim.core.runs.series;
 
+import dev.ambershim.core.base.SeededDraws;
 import java.util.OptionalInt;
 import org.hipparchus.random.RandomDataGenerator;
 
@@ -47,7 +48,7 @@ record MountsToPart(
     double added = blocked ? more / 2.0 : more;
     double then = freedom + added;
     double factor = new StudentizedRange(family, then).quantile(LEVEL) / Math.sqrt(2);
-    RandomDataGenerator random = new RandomDataGenerator(more);
+    RandomDataGenerator random = SeededDraws.of(more);
     int parted = 0;
     for (int i = 0; i < DRAWS; i++) {
       double sigma = scatter * Math.sqrt(freedom / random.nextGamma(freedom / 2, 2));

@@ -71,21 +71,18 @@ final class StandardError {
    * The figure that is not passed with a chance.
    *
    * @param freedom of the standard error, above 0
-   * @param known the chance where the standard error is known
+   * @param quick the chance where the standard error is known, from a table: some ten thousand
+   *     figures are asked for
    */
-  static double quantile(double chance, double freedom, DoubleUnaryOperator known) {
-    DoubleUnaryOperator quick = tabled(known);
+  static double quantile(double chance, double freedom, DoubleUnaryOperator quick) {
     DoubleUnaryOperator off = q -> cumulative(q, freedom, quick) - chance;
     double[] ends = UnivariateSolverUtils.bracket(off::applyAsDouble, 3, 0, MOST, 1, 1.3, 60);
     return new BracketingNthOrderBrentSolver(1e-6, 1e-8, 5)
         .solve(200, off::applyAsDouble, ends[0], ends[1]);
   }
 
-  /**
-   * A smooth function through places a tenth apart (cubic splines): on its way a quantile asks for
-   * some ten thousand, each of which is an integral.
-   */
-  private static DoubleUnaryOperator tabled(DoubleUnaryOperator known) {
+  /** A smooth function through places a tenth apart (cubic splines), each of them an integral. */
+  static DoubleUnaryOperator tabled(DoubleUnaryOperator known) {
     double[] x = new double[PLACES];
     double[] y = new double[PLACES];
     for (int i = 0; i < PLACES; i++) {

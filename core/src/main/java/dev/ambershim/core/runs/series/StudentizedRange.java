@@ -1,5 +1,8 @@
 package dev.ambershim.core.runs.series;
 
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
@@ -12,6 +15,9 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  */
 record StudentizedRange(int count, double freedom) {
   private static final NormalDistribution NORMAL = new NormalDistribution();
+
+  /** By the count of means: they are few, and each is thousands of integrals' worth of time. */
+  private static final Map<Integer, DoubleUnaryOperator> TABLES = new ConcurrentHashMap<>();
 
   /** The chance that the range is at most so many standard errors. */
   double cumulative(double range) {
@@ -30,6 +36,8 @@ record StudentizedRange(int count, double freedom) {
 
   /** The range that is not passed with a chance. */
   double quantile(double chance) {
-    return StandardError.quantile(chance, freedom, this::ofNormal);
+    DoubleUnaryOperator quick =
+        TABLES.computeIfAbsent(count, c -> StandardError.tabled(this::ofNormal));
+    return StandardError.quantile(chance, freedom, quick);
   }
 }

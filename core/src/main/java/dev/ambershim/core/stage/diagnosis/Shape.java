@@ -11,9 +11,6 @@ import java.util.Arrays;
  * @param spread how far the truth may lie from them, standard deviations
  */
 public record Shape(Form form, int joint, double[] at, double[] spread) {
-  /** Within this many radii a gap's edge falls from whole to nothing. */
-  private static final double EDGE = 4;
-
   /** The forms, with what their figures mean. */
   public enum Form {
     /** Nothing differs. */
@@ -22,7 +19,10 @@ public record Shape(Form form, int joint, double[] at, double[] spread) {
     EVEN,
     /** Extra in the middle, towards +x and towards +y at the joint's edges; shares. */
     PLANE,
-    /** Place x and y and radius, mm; logarithm of the extra share inside. */
+    /**
+     * Place x and y and radius, mm; logarithm of the extra share inside. Its edge is soft: the
+     * logarithm falls with the fourth power of the distance.
+     */
     GAP,
     /** Extra share inside a rectangle; its place x and y and half its sizes, mm. */
     BOX,
@@ -53,8 +53,11 @@ public record Shape(Form form, int joint, double[] at, double[] spread) {
       case PLANE -> at[0] + at[1] * x / halfWidth + at[2] * y / halfDepth;
       case BOX -> Math.abs(x - at[1]) <= at[3] && Math.abs(y - at[2]) <= at[4] ? at[0] : 0;
       case GAP -> {
-        double away = Math.hypot(x - at[0], y - at[1]) / Math.max(0.1, Math.abs(at[2]));
-        yield Math.exp(at[3] - Math.pow(away, EDGE));
+        double u = x - at[0];
+        double v = y - at[1];
+        double radius = Math.max(0.1, Math.abs(at[2]));
+        double square = (u * u + v * v) / (radius * radius);
+        yield Math.exp(at[3] - square * square);
       }
     };
   }

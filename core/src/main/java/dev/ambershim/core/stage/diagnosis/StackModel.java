@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executor;
+import java.util.function.DoubleBinaryOperator;
 
 /**
  * A stack whose joints and film may differ from what they should be. The film is written as a joint
@@ -55,6 +56,9 @@ final class StackModel {
   private final double[] film;
   private final OptionalInt lid;
 
+  /** How every cell's resistance moves with each joint's plane. */
+  private final double[][][] planes;
+
   /** For each joint, what fine grids add to coarse cells once it is thick, K/W. */
   private final double[][][] finer;
 
@@ -62,14 +66,14 @@ final class StackModel {
 
   /** A shape as it lies after the cooler was turned, degrees anticlockwise. */
   record Turned(Shape shape, double degrees) {
-    /** Extra thickness at a place from the joint's middle, as a share. */
-    double extra(double x, double y, Patch whole) {
-      double back = -Math.toRadians(degrees);
-      return shape.extra(
-          x * Math.cos(back) - y * Math.sin(back),
-          x * Math.sin(back) + y * Math.cos(back),
-          whole.widthMillimetres() / 2,
-          whole.depthMillimetres() / 2);
+    /** Extra thickness at places from the joint's middle, as a share. */
+    DoubleBinaryOperator extra(Patch whole) {
+      double cosine = Math.cos(Math.toRadians(-degrees));
+      double sine = Math.sin(Math.toRadians(-degrees));
+      double halfWidth = whole.widthMillimetres() / 2;
+      double halfDepth = whole.depthMillimetres() / 2;
+      return (x, y) ->
+          shape.extra(x * cosine - y * sine, x * sine + y * cosine, halfWidth, halfDepth);
     }
   }
 
@@ -109,8 +113,11 @@ final class StackModel {
     film = new double[base.length];
     Arrays.setAll(film, n -> beyond * (halved[n] - base[n]));
     lid = lid(stack);
+    planes = new double[joints.length][][];
     finer = new double[joints.length][][];
     for (int j = 0; j < joints.length; j++) {
+      planes[j] =
+          slopes(new Turned(new Shape(Shape.Form.PLANE, j, new double[3], new double[3]), 0));
       finer[j] = finer(j, watch);
     }
   }
@@ -308,17 +315,18 @@ final class StackModel {
       return all;
     }
     Patch whole = joint(shape.joint()).bounds();
+    DoubleBinaryOperator share = turned.extra(whole);
     for (int n = 0; n < all.length; n++) {
       DrawnStack.Cell cell = cells.get(n);
       if (within(shape.joint(), cell)) {
-        double extra = mean(turned, cell, whole) * once(shape.joint(), cell);
+        double extra = mean(share, cell, whole) * once(shape.joint(), cell);
         all[n] = Math.max(extra, (THINNEST - 1) * base[n]);
       }
     }
     return all;
   }
 
-  private static double mean(Turned turned, DrawnStack.Cell cell, Patch whole) {
+  private static double mean(DoubleBinaryOperator share, DrawnStack.Cell cell, Patch whole) {
     double sum = 0;
     for (int i = 0; i < SAMPLES; i++) {
       double x =
@@ -326,7 +334,7 @@ final class StackModel {
       for (int j = 0; j < SAMPLES; j++) {
         double y =
             cell.low() + (cell.high() - cell.low()) * (j + 0.5) / SAMPLES - whole.yMillimetres();
-        sum += turned.extra(x, y, whole);
+        sum += share.applyAsDouble(x, y);
       }
     }
     return sum / SAMPLES / SAMPLES;
@@ -351,9 +359,9 @@ final class StackModel {
     return all;
   }
 
-  /** What each joint and the film add if they are a little more: even, towards +x, towards +y. */
+  /** What a joint adds if it is a little more: even, towards +x, towards +y; read only. */
   double[][] plane(int joint) {
-    return slopes(new Turned(new Shape(Shape.Form.PLANE, joint, new double[3], new double[3]), 0));
+    return planes[joint];
   }
 
   /** How every cell's resistance moves with the logarithm of the film, under a shape. */
@@ -405,13 +413,13 @@ final class StackModel {
   /** What a shape adds over the middle of each core, as a share. */
   private double[] overCores(Turned turned) {
     Patch whole = joint(turned.shape.joint()).bounds();
+    DoubleBinaryOperator share = turned.extra(whole);
     return stack.heat().stream()
         .mapToDouble(
             h ->
-                turned.extra(
+                share.applyAsDouble(
                     h.patch().xMillimetres() - whole.xMillimetres(),
-                    h.patch().yMillimetres() - whole.yMillimetres(),
-                    whole))
+                    h.patch().yMillimetres() - whole.yMillimetres()))
         .toArray();
   }
 

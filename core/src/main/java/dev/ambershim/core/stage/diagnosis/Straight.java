@@ -77,6 +77,8 @@ final class Straight {
     double[][] through = found.through();
     double[][][] all = new double[bases.length][cores][cores];
     double[] both = new double[bases[0].length];
+    int[] from = Arrays.stream(bases).mapToInt(Straight::first).toArray();
+    int[] to = Arrays.stream(bases).mapToInt(Straight::end).toArray();
     for (int k = 0; k < cores; k++) {
       for (int l = 0; l <= k; l++) {
         for (int n = 0; n < both.length; n++) {
@@ -84,7 +86,7 @@ final class Straight {
         }
         for (int b = 0; b < bases.length; b++) {
           double sum = 0;
-          for (int n = 0; n < both.length; n++) {
+          for (int n = from[b]; n < to[b]; n++) {
             sum += both[n] * bases[b][n];
           }
           all[b][k][l] = sum;
@@ -93,6 +95,24 @@ final class Straight {
       }
     }
     return all;
+  }
+
+  /** The first cell that a basis moves; most move the cells of one joint and leave all others. */
+  private static int first(double[] basis) {
+    int n = 0;
+    while (n < basis.length && basis[n] == 0) {
+      n++;
+    }
+    return n;
+  }
+
+  /** Behind the last cell that it moves. */
+  private static int end(double[] basis) {
+    int n = basis.length;
+    while (n > 0 && basis[n - 1] == 0) {
+      n--;
+    }
+    return n;
   }
 
   /** What a shape does at one mount, kept for all of its readings. */

@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.base.Latest;
+import dev.ambershim.core.base.SeededDraws;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.Map;
@@ -29,7 +30,7 @@ final class PriceDraws {
     return RUINS.computeIfAbsent(
         new Key(chance, count),
         key -> {
-          RandomDataGenerator random = new RandomDataGenerator(SEED);
+          RandomDataGenerator random = SeededDraws.of(SEED);
           double[] all = new double[count];
           Arrays.setAll(all, i -> chance.draw(random));
           return all;
@@ -41,7 +42,7 @@ final class PriceDraws {
     return PACES.computeIfAbsent(
         count,
         n -> {
-          RandomDataGenerator random = new RandomDataGenerator(SEED + 1);
+          RandomDataGenerator random = SeededDraws.of(SEED + 1);
           double[] all = new double[n];
           Arrays.setAll(all, i -> random.nextNormal(0, 1));
           return all;

@@ -39,9 +39,23 @@ class CholeskyTest {
             .solve(new Array2DRowRealMatrix(right))
             .getColumn(0);
     double scale = Arrays.stream(library).map(Math::abs).max().orElseThrow();
-    double[] own = new Cholesky(Dense.copy(matrix)).solve(right);
+    double[] own = new Cholesky(Dense.copy(matrix)).solve(right)[0];
     for (int i = 0; i < n; i++) {
       assertThat(own[i]).isCloseTo(library[i], within(1e-8 * scale));
+    }
+  }
+
+  /** Fours and what is left over: beside others a solution is the same to the last bit. */
+  @Test
+  void severalRightSidesAreSolvedAsOneIs() {
+    double[][] rights = new double[7][];
+    for (int r = 0; r < rights.length; r++) {
+      rights[r] = new SplittableRandom(40 + r).doubles(61, -5, 5).toArray();
+    }
+    Cholesky root = new Cholesky(positive(61));
+    double[][] all = root.solve(rights);
+    for (int r = 0; r < rights.length; r++) {
+      assertThat(all[r]).containsExactly(root.solve(rights[r])[0]);
     }
   }
 

@@ -8,7 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.Random;
+import java.util.SplittableRandom;
 
 /** Makes logs with a known truth for the tests of this package. */
 public final class Synthetic {
@@ -30,7 +30,7 @@ public final class Synthetic {
 
   /** The log as text would give it, without the text. */
   public RunLog log(String name, long seed) {
-    Random random = new Random(seed);
+    SplittableRandom random = new SplittableRandom(seed);
     int n = seconds + idleSeconds;
     double[] t = new double[n];
     double[][] core = new double[cores][n];

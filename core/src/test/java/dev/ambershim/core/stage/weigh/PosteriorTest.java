@@ -13,7 +13,6 @@ import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Terms;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
@@ -149,20 +148,22 @@ class PosteriorTest {
   }
 
   private static double quantile(double[] values, double[] weight, double share) {
-    int[] order =
-        IntStream.range(0, values.length)
-            .boxed()
-            .sorted(Comparator.comparingDouble(i -> values[i]))
-            .mapToInt(Integer::intValue)
-            .toArray();
+    // Many steps of halving are quicker than to put two hundred thousand in order.
     double aim = share * Arrays.stream(weight).sum();
-    double passed = 0;
-    for (int i : order) {
-      passed += weight[i];
+    double low = Arrays.stream(values).min().orElseThrow();
+    double high = Arrays.stream(values).max().orElseThrow();
+    while (high - low > 1e-9) {
+      double middle = (low + high) / 2;
+      double passed = 0;
+      for (int i = 0; i < values.length; i++) {
+        passed += values[i] <= middle ? weight[i] : 0;
+      }
       if (passed >= aim) {
-        return values[i];
+        high = middle;
+      } else {
+        low = middle;
       }
     }
-    return values[order[order.length - 1]];
+    return high;
   }
 }
