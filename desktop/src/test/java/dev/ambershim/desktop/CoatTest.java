@@ -8,6 +8,7 @@ import dev.ambershim.core.physics.dosing.MetalFace;
 import dev.ambershim.core.physics.dosing.MetalPlace;
 import dev.ambershim.core.physics.spread.PastePattern;
 import dev.ambershim.core.plan.Way;
+import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.PictureView;
 import javafx.event.EventType;
 import javafx.scene.control.Button;
@@ -15,6 +16,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -82,6 +84,19 @@ class CoatTest extends DesktopTest {
     close();
     open();
     assertThat(model.looks().perMillimetreProperty().get()).isGreaterThan(before);
+  }
+
+  @Test
+  void aBoxTellsWhatItChanges() {
+    begin(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8");
+    enter("coat-partMillimetres", "2");
+    onFx(() -> node("coat-partMillimetres").requestFocus());
+    press(KeyCode.SHIFT, KeyCode.F2);
+    Tooltip tip = ((FigureBox) node("coat-partMillimetres")).getTooltip();
+    until("what it changes", () -> tip.getText().contains("If this were 2.2 mm instead of 2 mm"));
+    assertThat(tip.isShowing()).isTrue();
+    press(KeyCode.TAB);
+    assertThat(tip.isShowing()).isFalse();
   }
 
   @Test

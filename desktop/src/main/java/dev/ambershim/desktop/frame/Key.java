@@ -2,6 +2,7 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.core.job.Side;
 import dev.ambershim.desktop.model.Looks;
+import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.StageView;
 import java.util.List;
 import java.util.function.Consumer;
@@ -41,6 +42,14 @@ enum Key {
       "Alt+Enter",
       "plan the picked option; in Measure: touch down",
       v -> v.onStage(StageView::accept)),
+  ABOUT(
+      "Shift+F2",
+      "what the box you are in means, and what it changes",
+      v -> {
+        if (v.getScene().getFocusOwner() instanceof FigureBox box) {
+          box.explain();
+        }
+      }),
   SIDE("Ctrl+B", "section before or after", FrameView::toggleSide),
   REPORT("Ctrl+P", "write the report (PDF or HTML)", v -> v.files().writeReport()),
   PRINT("Ctrl+Shift+P", "print the report or the certificate", v -> v.own().showPrint()),

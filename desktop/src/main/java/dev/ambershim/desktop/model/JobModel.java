@@ -67,6 +67,7 @@ public final class JobModel implements AutoCloseable {
   private final Traffic traffic = new Traffic(this);
   private final RunEdits runs = new RunEdits(this);
   private final JobOpener opener = new JobOpener(this);
+  private final Effects effects = new Effects(this);
   private final WorkModel workbench;
   private Logbook logbook;
   private int unsaved;
@@ -358,6 +359,11 @@ public final class JobModel implements AutoCloseable {
   /** What can be done to the job's runs. */
   public RunEdits runs() {
     return runs;
+  }
+
+  /** What a figure changes. */
+  public Effects effects() {
+    return effects;
   }
 
   /** The work at the bench: plan, hours, timers, shelf. */

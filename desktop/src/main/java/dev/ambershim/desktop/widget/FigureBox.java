@@ -6,16 +6,20 @@ import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
 import java.util.Objects;
+import javafx.geometry.Bounds;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.util.Duration;
 
 /**
  * A box for one figure that may be left empty. Enter or leaving it keeps the figure, Escape brings
  * the kept one back; what is wrong with it is said on the shelf, and the box stays marked.
  */
 public final class FigureBox extends TextField {
+  private static final double TIP_WIDTH = 420;
+
   private final JobModel model;
   private final Figure figure;
   private final Label unit = Labels.line("", "quiet");
@@ -32,7 +36,12 @@ public final class FigureBox extends TextField {
     setAccessibleText(figure.label());
     setAccessibleHelp(figure.how());
     // A tip is a window of its own and dear to make, so it is made when it is first looked for.
-    setOnMouseEntered(e -> setTooltip(new Tooltip(figure.help(model.notationProperty().get()))));
+    setOnMouseEntered(
+        e -> {
+          if (getTooltip() == null) {
+            setTooltip(tip());
+          }
+        });
     disableProperty().bind(model.readOnlyProperty());
     setOnAction(e -> keep());
     focusedProperty()
@@ -50,6 +59,38 @@ public final class FigureBox extends TextField {
           }
         });
     bring();
+  }
+
+  /** What the figure is and what it changes, over the box until it is left or something typed. */
+  public void explain() {
+    if (getTooltip() == null) {
+      setTooltip(tip());
+    }
+    Bounds here = localToScreen(getBoundsInLocal());
+    getTooltip().show(this, here.getMinX(), here.getMaxY() + 4);
+  }
+
+  private Tooltip tip() {
+    Tooltip tip = new Tooltip();
+    tip.setWrapText(true);
+    tip.setMaxWidth(TIP_WIDTH);
+    tip.setShowDuration(Duration.INDEFINITE);
+    tip.setOnShowing(
+        e -> {
+          String help = figure.help(model.notationProperty().get());
+          tip.setText(help);
+          model
+              .effects()
+              .of(
+                  figure,
+                  words -> {
+                    tip.setText(help + "\n" + words);
+                    setAccessibleHelp(figure.how() + " " + words);
+                  });
+        });
+    focusedProperty().addListener((o, was, is) -> tip.hide());
+    textProperty().addListener((o, was, is) -> tip.hide());
+    return tip;
   }
 
   /** Its unit, as the person writes it. */

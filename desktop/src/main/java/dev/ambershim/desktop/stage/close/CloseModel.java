@@ -33,6 +33,9 @@ public final class CloseModel {
             });
     start =
         new StageWork<>(shell, Stage.CLOSE, "the first minute", job -> watch -> again(job, watch));
+    shell
+        .effects()
+        .answering(Stage.CLOSE, (job, notation) -> CloseAnswer.of(job, notation, SolveWatch.NONE));
     work.outdated();
     start.outdated();
   }

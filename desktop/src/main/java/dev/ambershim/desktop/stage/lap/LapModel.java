@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.stage.lap;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.lap.LapAnswer;
 import dev.ambershim.desktop.model.JobModel;
@@ -22,6 +23,9 @@ public final class LapModel {
               Notation notation = shell.notationProperty().get();
               return watch -> LapAnswer.of(job, notation, watch);
             });
+    shell
+        .effects()
+        .answering(Stage.LAP, (job, notation) -> LapAnswer.of(job, notation, SolveWatch.NONE));
     work.outdated();
   }
 

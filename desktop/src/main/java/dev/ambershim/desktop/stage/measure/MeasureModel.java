@@ -55,6 +55,11 @@ public final class MeasureModel {
                       judged(job, looked, notation));
             });
     face.addListener((o, was, is) -> work.outdated());
+    shell
+        .effects()
+        .answering(
+            Stage.MEASURE,
+            (job, notation) -> MeasureAnswer.unsolved(job, notation, ForkJoinPool.commonPool()));
     work.outdated();
   }
 

@@ -1,0 +1,82 @@
+package dev.ambershim.core.stage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.job.Figure;
+import dev.ambershim.core.job.Figures;
+import dev.ambershim.core.job.Job;
+import dev.ambershim.core.job.Side;
+import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.stage.close.CloseAnswer;
+import dev.ambershim.core.stage.coat.CoatAnswer;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** What a figure changes is what the stage would say of the other figure. */
+class FigureEffectTest {
+  private final Job job = Job.from(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8");
+
+  private Optional<String> coat(Job of, Figure figure) {
+    return FigureEffect.words(of, figure, j -> CoatAnswer.of(j, Notation.METRIC), Notation.METRIC);
+  }
+
+  private Figure named(String name) {
+    return Figures.named(job, name, Side.AFTER);
+  }
+
+  @Test
+  void theOtherAnswerIsTheStagesOwn() {
+    Figure part = named("coat.partMillimetres");
+    Job near = part.write(job, 0.5, Notation.METRIC);
+    Job farther = part.write(job, 0.55, Notation.METRIC);
+    assertThat(coat(near, part).orElseThrow())
+        .startsWith("If this were 0.55 mm instead of 0.5 mm:")
+        .endsWith(CoatAnswer.of(farther, Notation.METRIC).sentence());
+  }
+
+  @Test
+  void whatHasNoPartInTheAnswerChangesNothing() {
+    assertThat(coat(job, Figures.CARE).orElseThrow()).endsWith(", nothing here would change.");
+  }
+
+  @Test
+  void atTheEndOfItsRangeItIsLess() {
+    Job most = Figures.HEAT.write(job, 1000.0, Notation.METRIC);
+    assertThat(
+            FigureEffect.words(
+                most,
+                Figures.HEAT,
+                j -> CloseAnswer.of(j, Notation.METRIC, SolveWatch.NONE),
+                Notation.METRIC))
+        .hasValueSatisfying(w -> assertThat(w).contains("900 W instead of 1000 W"));
+  }
+
+  @Test
+  void whatIsCountedMovesByOne() {
+    Figure coats = named("coat.coats");
+    assertThat(coat(coats.write(job, 2.0, Notation.METRIC), coats).orElseThrow())
+        .startsWith("If this were 3 instead of 2");
+  }
+
+  @Test
+  void fromZeroItMovesByALittle() {
+    Figure old = named("closing.oldMicrometres");
+    String words =
+        FigureEffect.words(
+                old.write(job, 0.0, Notation.METRIC),
+                old,
+                j -> CloseAnswer.of(j, Notation.METRIC, SolveWatch.NONE),
+                Notation.METRIC)
+            .orElseThrow();
+    assertThat(words).startsWith("If this were 20 µm instead of 0 µm");
+  }
+
+  @Test
+  void whatIsNotKnownAndHasNoUsualValueIsNotMoved() {
+    Figure part = named("coat.partMillimetres");
+    assertThat(part.read(job)).isNull();
+    assertThat(coat(job, part).isPresent()).isEqualTo(part.otherwise(job).isPresent());
+  }
+}
