@@ -21,6 +21,12 @@ final class Draws {
   /** Of so many cases one is taken for a rough look. */
   private static final int ROUGH = 8;
 
+  /**
+   * Of so many cases one tells how far the cores lie apart, which takes several times as long as
+   * their mean and is shown to two digits.
+   */
+  private static final int SPREAD = 4;
+
   private final Response now;
   private final Unknowns unknowns;
   private final Calibration calibration;
@@ -105,21 +111,24 @@ final class Draws {
     this.watts = load.watts();
     this.room = load.room();
     this.fan = load.fan();
-    pattern = new double[z.length][][];
+    pattern = new double[z.length / SPREAD][][];
     riseNow = new double[z.length];
-    spreadNow = new double[z.length];
+    spreadNow = new double[pattern.length];
     SplittableRandom random = new SplittableRandom(SEED);
     for (int i = 0; i < z.length; i++) {
-      pattern[i] = cores.draw(random);
       double heat = watts * unknowns.heat(z[i]);
       double[] logs = Unknowns.warmed(now, fanned(unknowns.now(z[i]), fan), heat, room);
-      double[] there = now.coresAndMeanKelvinPerWatt(logs);
       riseNow[i] =
-          heat * (there[now.cores()] + unknowns.hotPlaceKelvinPerWatt(z[i]))
+          heat * (now.meanKelvinPerWatt(logs) + unknowns.hotPlaceKelvinPerWatt(z[i]))
               + unknowns.liftKelvin(z[i]);
-      spreadNow[i] =
-          CorePattern.spread(
-              cores.pattern(now, there, pattern[i], logs, watts, heat / watts, Optional.empty()));
+      if (i % SPREAD == 0) {
+        int s = i / SPREAD;
+        double[] there = now.coresAndMeanKelvinPerWatt(logs);
+        pattern[s] = cores.draw(random);
+        spreadNow[s] =
+            CorePattern.spread(
+                cores.pattern(now, there, pattern[s], logs, watts, heat / watts, Optional.empty()));
+      }
     }
   }
 
@@ -165,7 +174,7 @@ final class Draws {
 
   OptionForecast forecast(Option option, Response then, Question question, Notation notation) {
     double[] gains = new double[z.length];
-    double[] spreads = new double[z.length];
+    double[] spreads = new double[pattern.length];
     SplittableRandom random = new SplittableRandom(SEED + option.kind().name().hashCode());
     boolean bare = !option.situation().build().lidOn();
     boolean anew = bare ? option.outer().isPresent() : option.inner().isPresent();
@@ -175,27 +184,22 @@ final class Draws {
       double heat = watts * unknowns.heat(z[i]);
       double power = after.powerFactor(z[i]);
       double[] logs = Unknowns.warmed(then, fanned(after.logs(z[i]), fan), heat * power, room);
-      double[] there = then.coresAndMeanKelvinPerWatt(logs);
+      double mean = then.meanKelvinPerWatt(logs);
       // Other heat in the loop stays, and warms the coolant as it did.
       gains[i] =
           riseNow[i]
               - unknowns.liftKelvin(z[i])
-              - heat
-                  * power
-                  * (there[then.cores()] * after.geometry(z[i])
-                      + unknowns.hotPlaceKelvinPerWatt(z[i]));
+              - heat * power * (mean * after.geometry(z[i]) + unknowns.hotPlaceKelvinPerWatt(z[i]));
       reached += gains[i] >= question.careKelvin() ? 1 : 0;
-      Optional<double[]> even = Optional.empty();
-      if (anew) {
-        double[] normal = new double[then.cores()];
-        for (int c = 0; c < normal.length; c++) {
-          normal[c] = random.nextGaussian();
-        }
-        even = Optional.of(normal);
+      if (i % SPREAD == 0) {
+        Optional<double[]> even =
+            anew ? Optional.of(normal(random, then.cores())) : Optional.empty();
+        double[] there = then.coresAndMeanKelvinPerWatt(logs);
+        double[][] apart = pattern[i / SPREAD];
+        spreads[i / SPREAD] =
+            CorePattern.spread(
+                cores.pattern(then, there, apart, logs, watts * power, heat / watts, even));
       }
-      spreads[i] =
-          CorePattern.spread(
-              cores.pattern(then, there, pattern[i], logs, watts * power, heat / watts, even));
     }
     double gain = Weighing.median(gains);
     Price price = Price.of(option, question, gain, gains);
@@ -213,6 +217,12 @@ final class Draws {
             cost > 0 ? gain / cost : Double.NaN,
             new Finding("", "", gain, Unit.KELVIN, Optional.empty(), NONE));
     return OptionWords.with(bareFigures, now, then, question, watts, notation);
+  }
+
+  private static double[] normal(SplittableRandom random, int count) {
+    double[] all = new double[count];
+    Arrays.setAll(all, c -> random.nextGaussian());
+    return all;
   }
 
   private static final Working NONE = new Working("", List.of(), "", List.of());
