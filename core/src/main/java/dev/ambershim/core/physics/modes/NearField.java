@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.modes;
 
+import dev.ambershim.core.base.GaussLegendre;
 import dev.ambershim.core.physics.conduction.Patch;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -7,8 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
-import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
-import org.hipparchus.special.Erf;
 
 /**
  * What heats do close by. At high wave numbers μ a face answers as a half-space's does, 1/(kμ), and
@@ -21,8 +20,9 @@ final class NearField {
   /** erf(μτ) differs from one by less than 1e-5 at the highest mode. */
   private static final double REACH = 3.15;
 
-  private static final GaussIntegrator GAUSS = new GaussIntegratorFactory().legendre(16, 0, 1);
+  private static final GaussIntegrator GAUSS = GaussLegendre.of(16, 0, 1);
 
+  /** From here on the error function is one to the last digit. */
   private static final double ONE = 6;
 
   /** Widths of the spread kernel after which a part in 10⁹ is left. */
@@ -67,7 +67,7 @@ final class NearField {
   /** What the short part takes of 1/μ, m. */
   double symbol(double square) {
     double mu = Math.sqrt(square);
-    return mu * tau < 1e-9 ? 2 * tau / Math.sqrt(Math.PI) : Erf.erf(mu * tau) / mu;
+    return mu * tau < 1e-9 ? 2 * tau / Math.sqrt(Math.PI) : ErrorFunction.of(mu * tau) / mu;
   }
 
   /**
@@ -183,7 +183,8 @@ final class NearField {
       return 0;
     }
     if (span.high == span.low) {
-      return (erf((span.low - a) / (2 * t)) - erf((span.low - b) / (2 * t))) / 2;
+      double below = ErrorFunction.of((span.low - a) / (2 * t));
+      return (below - ErrorFunction.of((span.low - b) / (2 * t))) / 2;
     }
     double sum =
         under(span.high - a, t)
@@ -193,16 +194,11 @@ final class NearField {
     return sum / (2 * (span.high - span.low));
   }
 
-  /** The library's, but for arguments whose answer is one to the last digit. */
-  private static double erf(double z) {
-    return Math.abs(z) > ONE ? Math.signum(z) : Erf.erf(z);
-  }
-
   /** ∫ erf(z / 2t) dz. */
   private static double under(double z, double t) {
     double scaled = z / (2 * t);
     return Math.abs(scaled) > ONE
         ? Math.abs(z)
-        : z * Erf.erf(scaled) + 2 * t / Math.sqrt(Math.PI) * Math.exp(-scaled * scaled);
+        : z * ErrorFunction.of(scaled) + t * ErrorFunction.slope(scaled);
   }
 }

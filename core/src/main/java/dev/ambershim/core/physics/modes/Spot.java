@@ -1,12 +1,12 @@
 package dev.ambershim.core.physics.modes;
 
+import dev.ambershim.core.base.GaussLegendre;
 import dev.ambershim.core.physics.conduction.Patch;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.analysis.integration.gauss.GaussIntegrator;
-import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 
 /**
  * A heat's rectangle on the underside of its box.
@@ -24,7 +24,7 @@ record Spot(int box, Patch patch, double[] meanX, double[] meanY, Places whole, 
   /** Into how many the gaps beside the highest place are cut together. */
   private static final int CLOSER = 6;
 
-  private static final GaussIntegrator GAUSS = new GaussIntegratorFactory().legendre(5, 0, 1);
+  private static final GaussIntegrator GAUSS = GaussLegendre.of(5, 0, 1);
 
   /**
    * Places on the underside of a box as its modes see them, and what each heat does there close by.

@@ -1,7 +1,7 @@
 package dev.ambershim.core.runs.series;
 
+import dev.ambershim.core.base.GaussLegendre;
 import java.util.function.DoubleUnaryOperator;
-import org.hipparchus.analysis.integration.gauss.GaussIntegratorFactory;
 import org.hipparchus.analysis.interpolation.SplineInterpolator;
 import org.hipparchus.analysis.polynomials.PolynomialSplineFunction;
 import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
@@ -15,7 +15,6 @@ import org.hipparchus.special.Gamma;
  */
 final class StandardError {
   private static final NormalDistribution NORMAL = new NormalDistribution();
-  private static final GaussIntegratorFactory GAUSS = new GaussIntegratorFactory();
   private static final int POINTS = 48;
 
   /** Beyond so many standard deviations nothing is left. */
@@ -51,8 +50,7 @@ final class StandardError {
     double logScale =
         Math.log(2) + freedom / 2 * Math.log(freedom / 2) - Gamma.logGamma(freedom / 2);
     double sum =
-        GAUSS
-            .legendre(POINTS, Math.max(0, 1 - spread), 1 + spread)
+        GaussLegendre.of(POINTS, Math.max(0, 1 - spread), 1 + spread)
             .integrate(
                 s ->
                     Math.exp(logScale + (freedom - 1) * Math.log(s) - freedom * s * s / 2)
@@ -62,8 +60,7 @@ final class StandardError {
 
   /** The mean of a function of a standard normal figure. */
   static double overNormal(DoubleUnaryOperator function) {
-    return GAUSS
-        .legendre(POINTS, -FAR, FAR)
+    return GaussLegendre.of(POINTS, -FAR, FAR)
         .integrate(z -> NORMAL.density(z) * function.applyAsDouble(z));
   }
 
