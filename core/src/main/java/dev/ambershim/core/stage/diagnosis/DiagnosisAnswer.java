@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
+import dev.ambershim.core.runs.causes.CauseKind;
 import dev.ambershim.core.stage.Drawing;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
@@ -111,7 +112,10 @@ public record DiagnosisAnswer(
         .ifPresentOrElse(
             t -> reasons.add("Next: " + words.uncapital(words.sentence(t, first, second))),
             () -> reasons.add("No further test would change this much."));
-    reasons.add(words.remedy(first, ranking.outermost()));
+    // Where nothing fits, what was told is to be looked at before anything else.
+    reasons.add(
+        first.kind() == CauseKind.NONE_OF_THESE ? 0 : reasons.size(),
+        words.remedy(first, ranking.outermost()));
     reasons.add(
         "Readings so far: "
             + given.readings().size()

@@ -335,8 +335,11 @@ class DiagnosisTest {
     Cause first = ranking.causes().get(0);
     assertThat(first.kind()).isEqualTo(CauseKind.NONE_OF_THESE);
     assertThat(first.power().orElseThrow()).isBetween(0.27, 0.4);
-    assertThat(DiagnosisAnswer.of(Stage.BASELINE, given, ranking, Notation.METRIC).sentence())
+    DiagnosisAnswer answer = DiagnosisAnswer.of(Stage.BASELINE, given, ranking, Notation.METRIC);
+    assertThat(answer.sentence())
         .startsWith("The power or load reading is off: the chip draws about 3");
+    // What to do stands before what else it may be.
+    assertThat(answer.reasons().get(0)).startsWith("Remedy: read the power");
   }
 
   /** A micrometre more all over a joint, inner or outer, by the solver itself. */
