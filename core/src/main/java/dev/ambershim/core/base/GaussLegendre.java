@@ -13,7 +13,13 @@ public final class GaussLegendre {
 
   private GaussLegendre() {}
 
-  /** A rule of so many points from one end to the other. */
+  /**
+   * A rule that is exact for polynomials of up to twice as many degrees as points, less one.
+   *
+   * @param points 1 or more
+   * @param low where the integral begins
+   * @param high where it ends
+   */
   public static GaussIntegrator of(int points, double low, double high) {
     Pair<double[], double[]> rule = RULES.getRule(points);
     double half = (high - low) / 2;

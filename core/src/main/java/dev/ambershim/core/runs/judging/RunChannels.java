@@ -142,21 +142,7 @@ public final class RunChannels {
 
   /** Mean over the cores that have a reading, to know the load by while some may be lost. */
   public double[] rough() {
-    double[] sums = new double[log.size()];
-    int[] counts = new int[log.size()];
-    for (Channel c : cores) {
-      double[] values = c.values();
-      for (int i = 0; i < sums.length; i++) {
-        if (!Double.isNaN(values[i])) {
-          sums[i] += values[i];
-          counts[i]++;
-        }
-      }
-    }
-    for (int i = 0; i < sums.length; i++) {
-      sums[i] = counts[i] == 0 ? Double.NaN : sums[i] / counts[i];
-    }
-    return sums;
+    return Channel.mean(cores, log.size());
   }
 
   /** The loaded stretch, by power where there is any and else by the cores' mean. */

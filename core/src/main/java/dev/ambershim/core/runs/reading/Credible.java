@@ -430,23 +430,9 @@ final class Credible {
 
   /** The chip's temperature, as the mean of all that is read of it; NaN where nothing is. */
   private double[] mean(List<Channel> channels) {
-    double[] sum = new double[log.size()];
-    int[] count = new int[log.size()];
-    for (Channel c : channels) {
-      if (c.role() == Role.CORE || c.role() == Role.PACKAGE) {
-        double[] values = c.values();
-        for (int i = 0; i < sum.length; i++) {
-          if (!Double.isNaN(values[i])) {
-            sum[i] += values[i];
-            count[i]++;
-          }
-        }
-      }
-    }
-    for (int i = 0; i < sum.length; i++) {
-      sum[i] = count[i] == 0 ? Double.NaN : sum[i] / count[i];
-    }
-    return sum;
+    List<Channel> read =
+        channels.stream().filter(c -> c.role() == Role.CORE || c.role() == Role.PACKAGE).toList();
+    return Channel.mean(read, log.size());
   }
 
   /** How much it changes from sample to sample as a rule: the middle of all changes. */

@@ -16,7 +16,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
 record StudentizedRange(int count, double freedom) {
   private static final NormalDistribution NORMAL = new NormalDistribution();
 
-  /** By the count of means: they are few, and each is thousands of integrals' worth of time. */
+  /** By the count of means: they are few, and each table is many integrals. */
   private static final Map<Integer, DoubleUnaryOperator> TABLES = new ConcurrentHashMap<>();
 
   /** The chance that the range is at most so many standard errors. */

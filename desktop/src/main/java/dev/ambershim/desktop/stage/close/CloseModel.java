@@ -33,9 +33,7 @@ public final class CloseModel {
             });
     start =
         new StageWork<>(shell, Stage.CLOSE, "the first minute", job -> watch -> again(job, watch));
-    shell
-        .effects()
-        .answering(Stage.CLOSE, (job, notation) -> CloseAnswer.of(job, notation, SolveWatch.NONE));
+    shell.effects().answering(Stage.CLOSE, CloseAnswer::of);
     work.outdated();
     start.outdated();
   }

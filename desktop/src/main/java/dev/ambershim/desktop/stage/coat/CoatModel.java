@@ -55,7 +55,7 @@ public final class CoatModel {
               Notation notation = shell.notationProperty().get();
               return watch -> again(job, notation, watch);
             });
-    shell.effects().answering(Stage.COAT, (job, notation) -> CoatAnswer.of(job, notation));
+    shell.effects().answering(Stage.COAT, (job, notation, watch) -> CoatAnswer.of(job, notation));
     doses.outdated();
     paste.outdated();
   }

@@ -52,7 +52,7 @@ final class KeepModel {
               return watch -> KeepAnswer.of(job, notation);
             });
     awaited = new AwaitedRun(shell, this::takeRun);
-    shell.effects().answering(Stage.KEEP, (job, notation) -> KeepAnswer.of(job, notation));
+    shell.effects().answering(Stage.KEEP, (job, notation, watch) -> KeepAnswer.of(job, notation));
     work.outdated();
   }
 

@@ -1,7 +1,6 @@
 package dev.ambershim.desktop.stage.lap;
 
 import dev.ambershim.core.base.Notation;
-import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.lap.LapAnswer;
 import dev.ambershim.desktop.model.JobModel;
@@ -23,9 +22,7 @@ public final class LapModel {
               Notation notation = shell.notationProperty().get();
               return watch -> LapAnswer.of(job, notation, watch);
             });
-    shell
-        .effects()
-        .answering(Stage.LAP, (job, notation) -> LapAnswer.of(job, notation, SolveWatch.NONE));
+    shell.effects().answering(Stage.LAP, LapAnswer::of);
     work.outdated();
   }
 

@@ -59,7 +59,8 @@ public final class MeasureModel {
         .effects()
         .answering(
             Stage.MEASURE,
-            (job, notation) -> MeasureAnswer.unsolved(job, notation, ForkJoinPool.commonPool()));
+            (job, notation, watch) ->
+                MeasureAnswer.unsolved(job, notation, ForkJoinPool.commonPool()));
     work.outdated();
   }
 
