@@ -55,7 +55,7 @@ public final class FigureEffect {
               .filter(s -> !now.contains(s))
               .findFirst()
               .map(s -> before + ":\n" + s)
-              .orElse(before + ", nothing here would change."));
+              .orElse(before + ", the answer would read the same."));
     } catch (Problem none) {
       return Optional.empty();
     }

@@ -37,8 +37,8 @@ class FigureEffectTest {
   }
 
   @Test
-  void whatHasNoPartInTheAnswerChangesNothing() {
-    assertThat(coat(job, Figures.CARE).orElseThrow()).endsWith(", nothing here would change.");
+  void whatHasNoPartInTheAnswerLeavesItsWords() {
+    assertThat(coat(job, Figures.CARE).orElseThrow()).endsWith(", the answer would read the same.");
   }
 
   @Test
