@@ -21,6 +21,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.PickResult;
+import javafx.stage.Screen;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -97,6 +98,28 @@ class CoatTest extends DesktopTest {
     assertThat(tip.isShowing()).isTrue();
     press(KeyCode.TAB);
     assertThat(tip.isShowing()).isFalse();
+  }
+
+  /** Its last words come later and make it larger, at the edge of the screen too. */
+  @Test
+  void whatABoxTellsStaysOnTheScreen() {
+    begin(StartingPoint.DESKTOP_ONE_DIE_PASTE, "Sorrel S8");
+    enter("coat-partMillimetres", "2");
+    FigureBox box = (FigureBox) node("coat-partMillimetres");
+    double end = Screen.getPrimary().getVisualBounds().getMaxY();
+    onFx(
+        () -> {
+          box.requestFocus();
+          double foot = box.localToScreen(box.getBoundsInLocal()).getMaxY();
+          stage.setY(stage.getY() + end - 50 - foot);
+        });
+    settle();
+    press(KeyCode.SHIFT, KeyCode.F2);
+    Tooltip tip = box.getTooltip();
+    until("what it changes", () -> tip.getText().contains("If this were"));
+    until("it has grown over the edge", () -> tip.getHeight() > 60);
+    double head = box.localToScreen(box.getBoundsInLocal()).getMinY();
+    until("it stands over the box", () -> tip.getY() + tip.getHeight() < head);
   }
 
   @Test

@@ -29,6 +29,12 @@ class CompareCoverageTest {
     holds(c);
   }
 
+  /** The open part of the correction is in the interval, and as wide as it has to be. */
+  @Test
+  void aRiseThatGoesNotQuiteWithThePower() {
+    holds(CompareCoverage.bentPowers(0.09, 1, REPEATS));
+  }
+
   @Test
   void typedRoomsAndRoomsThatMove() {
     holds(CompareCoverage.typed(REPEATS));

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /**
  * What a figure changes: what the stage would say if the figure were a tenth more, or one more of
@@ -43,22 +44,60 @@ public final class FigureEffect {
       return Optional.empty();
     }
     try {
-      List<String> now = sentences(ask.apply(job));
-      List<String> then = sentences(ask.apply(figure.write(job, other, notation)));
+      StageAnswer is = ask.apply(job);
+      StageAnswer would = ask.apply(figure.write(job, other, notation));
+      List<String> now = sentences(is);
       String before =
           "If this were "
               + written(other, figure, notation)
               + " instead of "
               + written(value, figure, notation);
       return Optional.of(
-          then.stream()
+          sentences(would).stream()
               .filter(s -> !now.contains(s))
               .findFirst()
-              .map(s -> before + ":\n" + s)
+              .map(s -> before + ":\n" + s + besideDoubt(s, is, would, notation))
               .orElse(before + ", the answer would read the same."));
     } catch (Problem none) {
       return Optional.empty();
     }
+  }
+
+  /**
+   * How far the told figure moves beside what is in doubt of it, so that a person sees whether the
+   * box is worth a second measurement. Empty where the sentence tells no figure with an interval.
+   */
+  private static String besideDoubt(
+      String told, StageAnswer is, StageAnswer would, Notation notation) {
+    boolean lead = told.equals(would.sentence());
+    return findings(would)
+        .filter(f -> f.sentence().equals(told) || (lead && Optional.of(f).equals(would.finding())))
+        .findFirst()
+        .flatMap(
+            f ->
+                findings(is)
+                    .filter(g -> g.key().equals(f.key()) && g.interval().isPresent())
+                    .findFirst()
+                    .filter(g -> Math.abs(f.value() - g.value()) > 0)
+                    .map(
+                        g ->
+                            "\nThat moves it by "
+                                + twoDigits(f.value() - g.value(), g.unit(), notation)
+                                + ". Its interval is "
+                                + twoDigits(g.interval().orElseThrow().width(), g.unit(), notation)
+                                + " wide."))
+        .orElse("");
+  }
+
+  /** Two digits: both are small beside the figure itself. */
+  private static String twoDigits(double kept, Unit unit, Notation notation) {
+    double shown = Math.abs(notation.shown(kept, unit));
+    int decimals = shown > 0 ? Math.max(0, 1 - (int) Math.floor(Math.log10(shown))) : 0;
+    return (notation.fixed(shown, decimals) + " " + notation.symbol(unit)).strip();
+  }
+
+  private static Stream<Finding> findings(StageAnswer answer) {
+    return Stream.concat(answer.finding().stream(), answer.others().stream());
   }
 
   /** As a box shows it: an answer's rounding would hide so small a step. */
@@ -81,8 +120,7 @@ public final class FigureEffect {
   private static List<String> sentences(StageAnswer answer) {
     List<String> all = new ArrayList<>();
     all.add(answer.sentence());
-    answer.finding().map(Finding::sentence).ifPresent(all::add);
-    answer.others().forEach(f -> all.add(f.sentence()));
+    findings(answer).map(Finding::sentence).forEach(all::add);
     all.addAll(answer.reasons());
     return all;
   }

@@ -2,6 +2,7 @@ package dev.ambershim.core.stage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Figures;
@@ -33,7 +34,39 @@ class FigureEffectTest {
     Job farther = part.write(job, 0.55, Notation.METRIC);
     assertThat(coat(near, part).orElseThrow())
         .startsWith("If this were 0.55 mm instead of 0.5 mm:")
-        .endsWith(CoatAnswer.of(farther, Notation.METRIC).sentence());
+        .contains("\n" + CoatAnswer.of(farther, Notation.METRIC).sentence());
+  }
+
+  /** Springs press by Hooke's law, so a tenth more squeeze is a tenth more force. */
+  @Test
+  void whatItMovesStandsBesideWhatIsInDoubt() {
+    Figure squeeze = named("mounting.squeezeMillimetres");
+    Finding force =
+        CloseAnswer.of(job, Notation.METRIC, SolveWatch.NONE).others().stream()
+            .filter(f -> f.key().equals("mount.force"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(
+            FigureEffect.words(
+                job,
+                squeeze,
+                j -> CloseAnswer.of(j, Notation.METRIC, SolveWatch.NONE),
+                Notation.METRIC))
+        .hasValueSatisfying(
+            w ->
+                assertThat(w)
+                    .endsWith(
+                        "\nThat moves it by "
+                            + Math.round(0.1 * force.value())
+                            + " N. Its interval is "
+                            + Math.round(force.interval().orElseThrow().width())
+                            + " N wide."));
+  }
+
+  @Test
+  void aSentenceWithoutAnIntervalHasNothingBesideIt() {
+    Figure bore = named("coat.boreMillimetres");
+    assertThat(coat(job, bore).orElseThrow()).doesNotContain("That moves it");
   }
 
   @Test

@@ -6,11 +6,14 @@ import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
 import java.util.Objects;
+import javafx.application.Platform;
 import javafx.geometry.Bounds;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Screen;
 import javafx.util.Duration;
 
 /**
@@ -75,6 +78,8 @@ public final class FigureBox extends TextField {
     tip.setWrapText(true);
     tip.setMaxWidth(TIP_WIDTH);
     tip.setShowDuration(Duration.INDEFINITE);
+    // It grows when its last words come, and a popup that grows places itself by its old height.
+    tip.heightProperty().addListener((o, was, is) -> Platform.runLater(() -> keepOnScreen(tip)));
     tip.setOnShowing(
         e -> {
           String help = figure.help(model.notationProperty().get());
@@ -91,6 +96,26 @@ public final class FigureBox extends TextField {
     focusedProperty().addListener((o, was, is) -> tip.hide());
     textProperty().addListener((o, was, is) -> tip.hide());
     return tip;
+  }
+
+  /** Above the box where there is no room below it. */
+  private void keepOnScreen(Tooltip tip) {
+    if (!tip.isShowing()) {
+      return;
+    }
+    Bounds here = localToScreen(getBoundsInLocal());
+    Rectangle2D screen = screenOf(here);
+    if (tip.getY() + tip.getHeight() > screen.getMaxY()) {
+      double above = Math.min(here.getMinY() - 4, screen.getMaxY()) - tip.getHeight();
+      tip.setAnchorY(Math.max(screen.getMinY(), above));
+    }
+  }
+
+  private static Rectangle2D screenOf(Bounds here) {
+    return Screen.getScreensForRectangle(here.getMinX(), here.getMinY(), 1, 1).stream()
+        .findFirst()
+        .orElseGet(Screen::getPrimary)
+        .getVisualBounds();
   }
 
   /** Its unit, as the person writes it. */
