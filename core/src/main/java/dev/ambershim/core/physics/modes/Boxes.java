@@ -24,9 +24,6 @@ final class Boxes {
   /** Modes over the thickness of the lowest solid: the highest falls by e^−6 on its way up. */
   private static final double MODES_BY_THICKNESS = 2;
 
-  /** How much wider a pattern gets on its way through a solid, in thicknesses. */
-  private static final double SMEAR = 2;
-
   /** Modes over the finest pattern: the cells over the width of what is heated over this. */
   private static final double CELLS_BY_DETAIL = 7;
 
@@ -148,16 +145,32 @@ final class Boxes {
   static Optional<Boxes> of(StackCase stack, double fine, int parts) {
     double[] x = Footprint.planes(stack, fine, parts, true);
     double[] y = Footprint.planes(stack, fine, parts, false);
-    boolean[][][] present = Footprint.present(stack, x, y);
     List<List<Footprint.Extent>> extents = new ArrayList<>();
+    return rectangular(stack, x, y, extents)
+        ? Optional.of(new Boxes(stack, x, y, extents, fine / parts))
+        : Optional.empty();
+  }
+
+  /** Whether the footprints of a stack's solids are rectangles apart from each other. */
+  static boolean rectangular(StackCase stack, double fine) {
+    return rectangular(
+        stack,
+        Footprint.planes(stack, fine, 1, true),
+        Footprint.planes(stack, fine, 1, false),
+        new ArrayList<>());
+  }
+
+  private static boolean rectangular(
+      StackCase stack, double[] x, double[] y, List<List<Footprint.Extent>> extents) {
+    boolean[][][] present = Footprint.present(stack, x, y);
     for (int l = 0; l < present.length; l++) {
       List<Footprint.Extent> found = new ArrayList<>();
       extents.add(found);
       if (!stack.layers().get(l).crossing() && !Footprint.rectangles(present[l], found)) {
-        return Optional.empty();
+        return false;
       }
     }
-    return Optional.of(new Boxes(stack, x, y, extents, fine / parts));
+    return true;
   }
 
   private Box box(int layer, Footprint.Extent e, double finest) {
@@ -172,31 +185,17 @@ final class Boxes {
   }
 
   /**
-   * The finest pattern of heat that reaches the underside of a solid, m: as wide as the narrowest
-   * heat and then smeared by every solid on the way. The lowest counts as one on its own way.
-   */
-  private double detail(int layer) {
-    double narrowest = Footprint.hullMetres(stack);
-    for (HeatSource heat : stack.heat()) {
-      double width = Math.min(heat.patch().widthMillimetres(), heat.patch().depthMillimetres());
-      narrowest = Math.min(narrowest, width * 1e-3);
-    }
-    double square = narrowest * narrowest;
-    for (int l = lowest; l <= Math.max(lowest, layer - 1); l++) {
-      StackLayer below = stack.layers().get(l);
-      double smear = below.crossing() ? 0 : SMEAR * below.thicknessMicrometres() * 1e-6;
-      square += smear * smear;
-    }
-    return Math.sqrt(square);
-  }
-
-  /**
    * As many modes as cells, enough to show the finest pattern, and over the lowest solid so many
    * that the rest of the heat's pattern dies out on its way up.
    */
   private Cosines cosines(int layer, double[] planes, int from, int to, double finest) {
     double length = planes[to] - planes[from];
-    double wanted = length / detail(layer) * Footprint.hullMetres(stack) / finest / CELLS_BY_DETAIL;
+    double wanted =
+        length
+            / Footprint.detailMetres(stack, layer)
+            * Footprint.hullMetres(stack)
+            / finest
+            / CELLS_BY_DETAIL;
     if (layer == lowest) {
       double thickness = stack.layers().get(layer).thicknessMicrometres() * 1e-6;
       wanted = Math.max(wanted, MODES_BY_THICKNESS * length / thickness);

@@ -18,6 +18,11 @@ record Cosines(double low, double length, int count) {
     return all;
   }
 
+  /** The last of them. */
+  double highest() {
+    return wave(count - 1) * wave(count - 1);
+  }
+
   private double wave(int mode) {
     return mode * Math.PI / length;
   }

@@ -2,6 +2,7 @@ package dev.ambershim.core.physics.modes;
 
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.Arrays;
+import java.util.function.Function;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.DecompositionSolver;
@@ -21,6 +22,11 @@ import org.hipparchus.linear.RealMatrix;
  */
 final class Fluxes {
   private static final int MOST_STEPS = 400;
+
+  /**
+   * Of the highest eigenvalue of the boxes' modes: beyond it they hardly see a pattern of cells.
+   */
+  private static final double SEEN = 0.5;
 
   private final Boxes boxes;
   private final Compliance[] compliance;
@@ -109,21 +115,39 @@ final class Fluxes {
     return sum / area;
   }
 
-  /** One over the contact's resistance and that of the boxes on both sides, mode by mode. */
+  /**
+   * One over the contact's resistance and that of the boxes on both sides, mode by mode. Where
+   * solids touch, nothing but the boxes holds the fluxes, and cells are finest at the edges, where
+   * the boxes' modes do not see them apart. Such patterns would cost nothing, and the gradients
+   * would creep; they are left out of what is sought.
+   */
   private double[][] inverse(Contact contact, double mean) {
     double[][] all = contact.cells();
     double[] lx = contact.x().eigenvalues();
     double[] ly = contact.y().eigenvalues();
     Slab below = compliance[contact.below()].slab();
     Slab above = contact.cooled() ? null : compliance[contact.above()].slab();
+    double mostX = SEEN * highest(contact, Box::x);
+    double mostY = SEEN * highest(contact, Box::y);
+    double most = Math.max(mostX, mostY);
+    boolean bare = mean < below.top(most) + (above == null ? 0 : above.low(most));
     for (int p = 0; p < lx.length; p++) {
       for (int q = 0; q < ly.length; q++) {
         double square = lx[p] + ly[q];
         double beside = below.top(square) + (above == null ? 0 : above.low(square));
-        all[p][q] = 1 / (mean + beside);
+        boolean unseen = bare && (lx[p] > mostX || ly[q] > mostY);
+        all[p][q] = unseen ? 0 : 1 / (mean + beside);
       }
     }
     return all;
+  }
+
+  /** The highest eigenvalue that a box on either side shows along an axis, 1/m². */
+  private double highest(Contact contact, Function<Box, Cosines> axis) {
+    double below = axis.apply(boxes.boxes.get(contact.below())).highest();
+    return contact.cooled()
+        ? below
+        : Math.max(below, axis.apply(boxes.boxes.get(contact.above())).highest());
   }
 
   private double[][][] none() {

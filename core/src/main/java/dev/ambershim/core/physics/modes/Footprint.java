@@ -18,6 +18,9 @@ final class Footprint {
   /** A heated strip counts as if it were no longer than this many widths. */
   private static final double LONGEST_STRIP = 6;
 
+  /** How much wider a pattern gets on its way through a solid, in thicknesses. */
+  private static final double SMEAR = 2;
+
   private Footprint() {}
 
   /** The cells of a rectangle of a layer. */
@@ -60,6 +63,26 @@ final class Footprint {
     double longest = Math.max(hull.widthMillimetres(), hull.depthMillimetres());
     double square = Math.sqrt(hull.widthMillimetres() * hull.depthMillimetres());
     return 1e-3 * Math.max(square, longest / LONGEST_STRIP);
+  }
+
+  /**
+   * The finest pattern of heat that reaches the underside of a solid, m: as wide as the narrowest
+   * heat and then smeared by every solid on the way. The lowest counts as one on its own way.
+   */
+  static double detailMetres(StackCase stack, int layer) {
+    double narrowest = hullMetres(stack);
+    for (HeatSource heat : stack.heat()) {
+      double width = Math.min(heat.patch().widthMillimetres(), heat.patch().depthMillimetres());
+      narrowest = Math.min(narrowest, width * 1e-3);
+    }
+    double square = narrowest * narrowest;
+    int lowest = solid(stack, true);
+    for (int l = lowest; l <= Math.max(lowest, layer - 1); l++) {
+      StackLayer below = stack.layers().get(l);
+      double smear = below.crossing() ? 0 : SMEAR * below.thicknessMicrometres() * 1e-6;
+      square += smear * smear;
+    }
+    return Math.sqrt(square);
   }
 
   /** Low and high edges of patches, m. */

@@ -9,6 +9,7 @@ import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.multigrid.Team;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -51,6 +52,7 @@ final class Grids {
   private final int[] parts;
   private final double tolerance;
   private final Team team;
+  private Sources sources;
 
   /**
    * Lays the grids.
@@ -115,6 +117,7 @@ final class Grids {
         });
     fields.clear();
     fields.addAll(Arrays.asList(found));
+    sources = null;
   }
 
   /** Whether the latest solution came to rest on every grid; if not, it is no solution. */
@@ -155,42 +158,71 @@ final class Grids {
   }
 
   /**
-   * What is told of a solution.
+   * The sources, and how far they may be off.
    *
-   * @param mapped whether the map of the underside is asked for, which takes as long as the rest
+   * @param all as all grids show them together
+   * @param peakCelsius the highest
+   * @param errorKelvin not a number where there are only two grids
    */
-  StackSolution solution(boolean mapped) {
-    List<List<StackSolution.Source>> sources = fields.stream().map(BoxField::sources).toList();
+  record Sources(List<StackSolution.Source> all, double peakCelsius, double errorKelvin) {}
+
+  /** The sources of the latest solution, worked out when they are first asked for. */
+  Sources sources() {
+    if (sources != null) {
+      return sources;
+    }
     int last = fields.size() - 1;
+    List<List<StackSolution.Source>> shown = new ArrayList<>(Collections.nCopies(last + 1, null));
+    largestFirst(last + 1, g -> shown.set(g, fields.get(g).sources()));
     List<StackSolution.Source> told = new ArrayList<>();
     double error = 0;
     double peak = finest().stack().coolantCelsius();
-    for (int s = 0; s < sources.get(last).size(); s++) {
-      StackSolution.Source c = sources.get(last - 1).get(s);
-      StackSolution.Source f = sources.get(last).get(s);
+    for (int s = 0; s < shown.get(last).size(); s++) {
+      StackSolution.Source c = shown.get(last - 1).get(s);
+      StackSolution.Source f = shown.get(last).get(s);
       double mean = extrapolated(c.meanCelsius(), f.meanCelsius());
       double high = extrapolated(c.peakCelsius(), f.peakCelsius());
       told.add(new StackSolution.Source(f.name(), f.watts(), mean, high));
       peak = Math.max(peak, high);
       if (last > 1) {
-        StackSolution.Source b = sources.get(last - 2).get(s);
+        StackSolution.Source b = shown.get(last - 2).get(s);
         double before = extrapolated(last - 1, b.meanCelsius(), c.meanCelsius());
         double beforeHigh = extrapolated(last - 1, b.peakCelsius(), c.peakCelsius());
         error = Math.max(error, doubt(before, mean, f.meanCelsius()));
         error = Math.max(error, doubt(beforeHigh, high, f.peakCelsius()));
       }
     }
-    double in = finest().wattsOfAll();
     double rise = peak - finest().stack().coolantCelsius();
+    sources = new Sources(told, peak, last > 1 ? SAFETY * error + FLOOR * rise : Double.NaN);
+    return sources;
+  }
+
+  /** Contact cells of the finest grid. */
+  long cells() {
+    return finest().boxes().cells();
+  }
+
+  /** Steps of conjugate gradients that the finest grid took. */
+  int steps() {
+    return live.get(live.size() - 1).steps();
+  }
+
+  /**
+   * What is told of a solution.
+   *
+   * @param mapped whether the map of the underside is asked for, which takes as long as the rest
+   */
+  StackSolution solution(boolean mapped) {
+    double in = finest().wattsOfAll();
     return new StackSolution(
-        told,
-        peak,
-        layers(fields.get(last - 1).layers(), finest().layers()),
+        sources().all(),
+        sources().peakCelsius(),
+        layers(fields.get(fields.size() - 2).layers(), finest().layers()),
         in,
         in == 0 ? 0 : (in - finest().leaving()) / in,
-        last > 1 ? SAFETY * error + FLOOR * rise : Double.NaN,
-        finest().boxes().cells(),
-        live.get(last).steps(),
+        sources().errorKelvin(),
+        cells(),
+        steps(),
         mapped ? Optional.of(finest().map()) : Optional.empty());
   }
 

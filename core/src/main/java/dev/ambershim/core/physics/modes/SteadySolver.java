@@ -22,10 +22,25 @@ import java.util.OptionalLong;
  * of rectangles apart from each other go to the multigrid.
  */
 public final class SteadySolver {
-  /** Cells over the width of what is heated, before they are cut. */
+  /** Cells over the width of what is heated on the first grids, before they are cut. */
   private static final double FIRST_WIDTH = 6;
 
-  private static final double GROWTH = 1.5;
+  /** Likewise at most. */
+  private static final double MOST_FIRST_WIDTH = 12;
+
+  /** Cells over the finest pattern of heat, of which about a part in a thousand is told. */
+  private static final double CELLS_BY_DETAIL = 1.37;
+
+  /** By how much finer the next grids are, at least and at most. */
+  private static final double LEAST_GROWTH = 1.25;
+
+  private static final double MOST_GROWTH = 2;
+
+  /** What is told falls about with this power of the cells' width; so much less is aimed at. */
+  private static final double ORDER = 4;
+
+  private static final double AIM = 1.2;
+
   private static final int MOST_GRIDS = 7;
 
   /** No more contact cells than this are laid: what they cost grows faster than what they tell. */
@@ -68,7 +83,7 @@ public final class SteadySolver {
   static boolean madeOfBoxes(StackCase stack) {
     boolean jointsFall =
         stack.layers().stream().anyMatch(l -> l.crossing() && l.fall().isPresent());
-    return !jointsFall && !skins(stack) && Boxes.of(stack, width(stack), 1).isPresent();
+    return !jointsFall && !skins(stack) && Boxes.rectangular(stack, width(stack));
   }
 
   /**
@@ -129,7 +144,7 @@ public final class SteadySolver {
   /** Whether all parts hang together and are boxes. */
   private static boolean joined(StackCase straight) {
     try {
-      return madeOfBoxes(straight);
+      return madeOfBoxes(straight) && Boxes.of(straight, width(straight), 1).isPresent();
     } catch (Problem floats) {
       return false; // a thin solid holds them together
     }
@@ -156,23 +171,36 @@ public final class SteadySolver {
     }
     double done = 0;
     Grids grids = null;
-    double fine = width(stack) / FIRST_WIDTH;
+    double fine = first(stack, errorShare);
     for (int grid = 0; grid < MOST_GRIDS; grid++) {
       double to = done + (1 - done) * 0.5;
       grids = on(stack, fine, team, watch.part(done, to));
       if (!grids.rest()) {
         return Optional.empty();
       }
-      StackSolution found = grids.solution(false);
       done = to;
-      double rise = found.peakCelsius() - stack.coolantCelsius();
-      boolean dear = found.cells() > MOST_CELLS || found.cells() * found.iterations() > MOST_WORK;
-      if (found.discretisationErrorKelvin() <= errorShare * rise || dear) {
+      Grids.Sources found = grids.sources();
+      boolean dear = grids.cells() > MOST_CELLS || grids.cells() * grids.steps() > MOST_WORK;
+      double wanted = errorShare * (found.peakCelsius() - stack.coolantCelsius());
+      if (found.errorKelvin() <= wanted || dear) {
         break;
       }
-      fine /= GROWTH;
+      fine /= growth(found.errorKelvin() / wanted);
     }
     return Optional.of(grids);
+  }
+
+  /** Width of the first cells, m: so fine that what is asked for will most likely be told. */
+  private static double first(StackCase stack, double errorShare) {
+    double detail = Footprint.detailMetres(stack, Footprint.solid(stack, true));
+    double likely = detail / CELLS_BY_DETAIL * Math.pow(errorShare / 1e-3, 1 / ORDER);
+    double width = width(stack);
+    return Math.max(width / MOST_FIRST_WIDTH, Math.min(width / FIRST_WIDTH, likely));
+  }
+
+  /** By how much finer the next grids have to be, where too much is told by a factor. */
+  private static double growth(double over) {
+    return Math.max(LEAST_GROWTH, Math.min(MOST_GROWTH, Math.pow(AIM * over, 1 / ORDER)));
   }
 
   /** Root of the area that all heats are in, m. */

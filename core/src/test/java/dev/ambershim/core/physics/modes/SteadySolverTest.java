@@ -87,6 +87,43 @@ class SteadySolverTest {
         .isCloseTo(25 + 100 / 4e-4 * perArea, within(1e-3));
   }
 
+  /**
+   * A plate that is cut in two is still one plate. Nothing but the solids holds the heat through
+   * the cut, and cells are finest at its edges, where nothing is to be seen of them.
+   */
+  @Test
+  void aSolidThatIsCutInTwoIsTheSameSolid() {
+    Patch face = new Patch(1, 0, 60, 50);
+    StackLayer die = StackLayer.solid("die", 120, new Patch(0, 0, 24, 12), 700);
+    StackLayer joint = StackLayer.joint("joint", 30, new Patch(0, 0, 24, 12), 40);
+    List<HeatSource> cores = new ArrayList<>();
+    for (int i = 0; i < 8; i++) {
+      cores.add(heat(-10.5 + 3 * i, 1, 2.2, 3, 10 + i));
+    }
+    StackSolution whole =
+        solved(
+            new StackCase(
+                List.of(die, joint, StackLayer.solid("plate", 237, face, 5400)), cores, 9000, 30));
+    StackSolution cut =
+        solved(
+            new StackCase(
+                List.of(
+                    die,
+                    joint,
+                    StackLayer.solid("base", 237, face, 5000),
+                    StackLayer.solid("fins", 237, face, 400)),
+                cores,
+                9000,
+                30));
+    double told = whole.discretisationErrorKelvin() + cut.discretisationErrorKelvin();
+    assertThat(told).isLessThan(2 * SHARE * (whole.peakCelsius() - 30));
+    for (int s = 0; s < cores.size(); s++) {
+      assertThat(cut.sources().get(s).meanCelsius())
+          .isCloseTo(whole.sources().get(s).meanCelsius(), within(told));
+    }
+    assertThat(cut.iterations()).isLessThan(20);
+  }
+
   /** Joints below the first and above the last solid are resistances in series. */
   @Test
   void jointsAtBothEndsAreInSeries() {
