@@ -26,7 +26,7 @@ final class Fluxes {
   /**
    * Of the highest eigenvalue of the boxes' modes: beyond it they hardly see a pattern of cells.
    */
-  private static final double SEEN = 0.5;
+  private static final double SEEN = 0.35;
 
   private final Boxes boxes;
   private final Compliance[] compliance;
@@ -329,6 +329,7 @@ final class Fluxes {
       double[][][] along = apply(direction);
       double step = left / dot(direction, along);
       add(watts, step, direction);
+      energy += step * left; // each step's own; begun from nothing, that is all there is
       add(residual, -step, along);
       double[] more = project(residual, z);
       for (int b = 0; b < level.length; b++) {

@@ -7,14 +7,6 @@ import java.util.Arrays;
 
 /** The resistance of joints over the cells of a contact, m²·K/W; maps are averaged exactly. */
 final class JointCells {
-  /**
-   * Where solids touch without a joint the fluxes of the smallest cells are almost free, and
-   * nothing but time is lost on them. So every cell has at least this share of its width in the
-   * better metal as a resistance. It vanishes with the cells; five times as much, in both metals,
-   * moved the cores by 0.4 % of their rise.
-   */
-  private static final double LEAST = 0.01;
-
   private JointCells() {}
 
   /**
@@ -124,15 +116,6 @@ final class JointCells {
     }
     for (int l = lower + 1; l < upper; l++) {
       add(stack.layers().get(l), boxes.x, contact.left(), boxes.y, contact.low(), all);
-    }
-    double best = stack.layers().get(lower).conductivityWattsPerMetreKelvin();
-    if (!coolant) {
-      best = Math.max(best, stack.layers().get(upper).conductivityWattsPerMetreKelvin());
-    }
-    for (int i = 0; i < all.length; i++) {
-      for (int j = 0; j < all[i].length; j++) {
-        all[i][j] = Math.max(all[i][j], LEAST / best * Math.sqrt(contact.area()[i][j]));
-      }
     }
     return all;
   }

@@ -51,8 +51,8 @@ public final class SteadySolver {
    */
   private static final long MOST_WORK = 2_500_000;
 
-  private static final double SKIN_MICROMETRES = 100;
-  private static final double SKIN_RATIO = 5;
+  /** Beyond it some eighty steps are not enough. */
+  private static final double CREEP = 4000;
 
   /** Of the wanted error, what straight ways through thin solids may take. */
   private static final double SKIN_SHARE = 0.5;
@@ -87,8 +87,9 @@ public final class SteadySolver {
   }
 
   /**
-   * Whether solids touch without a joint where one is thin or conducts far less. The fluxes on both
-   * sides of such a skin hang together so closely that the gradients creep.
+   * Whether solids touch without a joint where one is a skin: so thin, or so bad a conductor, that
+   * the fluxes on its two sides hang together closely, and the gradients creep. Steps go with the
+   * root of how much easier the widest pattern spreads in a neighbour than in the skin.
    */
   private static boolean skins(StackCase stack) {
     for (int l = 1; l < stack.layers().size(); l++) {
@@ -97,14 +98,20 @@ public final class SteadySolver {
       if (below.crossing() || above.crossing()) {
         continue;
       }
-      double thin = Math.min(below.thicknessMicrometres(), above.thicknessMicrometres());
       double a = below.conductivityWattsPerMetreKelvin();
       double b = above.conductivityWattsPerMetreKelvin();
-      if (thin < SKIN_MICROMETRES || Math.max(a, b) > SKIN_RATIO * Math.min(a, b)) {
+      if (a > CREEP * b * slender(above) || b > CREEP * a * slender(below)) {
         return true;
       }
     }
     return false;
+  }
+
+  /** Thickness over the length of the widest pattern. */
+  private static double slender(StackLayer layer) {
+    double width = layer.bounds().widthMillimetres();
+    double longest = Math.max(width, layer.bounds().depthMillimetres());
+    return Math.PI * layer.thicknessMicrometres() / (1e3 * longest);
   }
 
   /**
