@@ -63,7 +63,7 @@ public final class LiveStack {
       laid =
           SteadySolver.on(
               heated, fine, meansOnly ? Grids.OF_MEANS : Grids.TOLERANCE, Team.alone(), watch);
-      told = meansOnly ? ofMeans(laid, stack) : ofAll(laid.solution(false), stack);
+      told = meansOnly ? ofMeans(laid, stack) : ofAll(laid.sources(), stack);
       if (!(told > share)) {
         break;
       }
@@ -97,8 +97,8 @@ public final class LiveStack {
     return new LiveStack(this);
   }
 
-  private static double ofAll(StackSolution found, StackCase stack) {
-    return found.discretisationErrorKelvin() / (found.peakCelsius() - stack.coolantCelsius());
+  private static double ofAll(Grids.Sources found, StackCase stack) {
+    return found.errorKelvin() / (found.peakCelsius() - stack.coolantCelsius());
   }
 
   private static double ofMeans(Grids laid, StackCase stack) {

@@ -157,10 +157,20 @@ public final class SteadySolver {
     }
   }
 
-  /** With heat going straight through thin solids; what that leaves out is in the error. */
+  /**
+   * With heat going straight through thin solids; what that leaves out is in the error. Where the
+   * first grid shows that it is too much, the solids are solved as boxes at once, if they can be.
+   */
   private Optional<StackSolution> straightUp(
       StackCase stack, StackCase straight, OptionalLong cells, double errorShare) {
-    return byModes(straight, cells, errorShare * (1 - SKIN_SHARE), watch.part(0, 0.5))
+    if (cells.isEmpty() && madeOfBoxes(stack)) {
+      Grids first = on(straight, width(stack) / FIRST_WIDTH, team, watch.part(0, 0.1));
+      double rise = first.sources().peakCelsius() - stack.coolantCelsius();
+      if (!(first.leftOut(stack) <= SKIN_SHARE * errorShare * rise)) {
+        return Optional.empty();
+      }
+    }
+    return byModes(straight, cells, errorShare * (1 - SKIN_SHARE), watch.part(0.1, 0.5))
         .map(
             grids -> {
               StackSolution found = grids.solution(false);
