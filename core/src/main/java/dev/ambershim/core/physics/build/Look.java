@@ -3,7 +3,6 @@ package dev.ambershim.core.physics.build;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
-import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.modes.LiveStack;
 import java.util.List;
 
@@ -43,7 +42,7 @@ public final class Look {
    */
   public synchronized Detail of(double[] logs, double watts, double roomCelsius, SolveWatch watch) {
     StackCase stack = BuildStack.of(at, Response.doubt(logs), layout, watts, roomCelsius);
-    StackSolution solved = live.update(stack, watch);
+    LiveStack.Pictured solved = live.pictured(stack, watch);
     List<Patch> dies = at.chip().dies().stream().map(CoreLayout::patch).toList();
     double[] means = solved.sources().stream().mapToDouble(s -> s.meanCelsius()).toArray();
     Ladder kelvin = Response.shadow(at, means, layout, live.layersOver(dies), roomCelsius);
@@ -56,7 +55,7 @@ public final class Look {
       hottest = means[c] > means[hottest] ? c : hottest;
     }
     return new Detail(
-        solved.map().orElseThrow(),
+        solved.map(),
         new Ladder(steps),
         watts,
         solved.peakCelsius(),

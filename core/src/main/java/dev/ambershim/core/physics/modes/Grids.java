@@ -223,7 +223,12 @@ final class Grids {
         sources().errorKelvin(),
         cells(),
         steps(),
-        mapped ? Optional.of(finest().map()) : Optional.empty());
+        mapped ? Optional.of(map()) : Optional.empty());
+  }
+
+  /** The map of the underside, from the finest grid alone. */
+  StackSolution.HeatMap map() {
+    return finest().map();
   }
 
   /** Mean temperatures of the sources alone, °C; quicker than the whole {@link #solution}. */

@@ -140,6 +140,26 @@ public final class LiveStack {
   }
 
   /**
+   * What a picture shows of a solution.
+   *
+   * @param sources in the order of the stack
+   * @param peakCelsius the highest
+   * @param map of the underside
+   */
+  public record Pictured(
+      List<StackSolution.Source> sources, double peakCelsius, StackSolution.HeatMap map) {}
+
+  /** As {@link #update}, but for the faces of the layers, which take as long as the rest. */
+  public Pictured pictured(StackCase changed, SolveWatch watch) {
+    if (onGrids(changed, watch)) {
+      Grids.Sources found = grids.sources();
+      return new Pictured(found.all(), found.peakCelsius(), grids.map());
+    }
+    StackSolution found = cells.update(changed, watch);
+    return new Pictured(found.sources(), found.peakCelsius(), found.map().orElseThrow());
+  }
+
+  /**
    * The sources' mean temperatures in a changed stack, °C, in its order; as {@link #update}, and
    * several times as quick.
    */

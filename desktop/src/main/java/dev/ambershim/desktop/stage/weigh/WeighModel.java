@@ -162,13 +162,16 @@ public final class WeighModel {
             progress -> glance.of(seen, mine, load),
             result -> {
               glancing = false;
+              boolean rests = whatIf.get().equals(load);
+              if (!rests) {
+                // The next load is solved while this one is painted.
+                passed();
+              }
               if (result.isPresent() && answers == mine) {
                 tell(result.get());
               }
-              if (whatIf.get().equals(load)) {
+              if (rests) {
                 outdated();
-              } else {
-                passed();
               }
             });
   }
