@@ -321,7 +321,9 @@ public record Comparison(
         List.of(
             "Equal load is judged by power (within 10 %) or, without it, by clock (within 2 %) and"
                 + " voltage (within 2 %); where the room is known any difference of power is"
-                + " corrected, and a tenth of the correction is left open.",
+                + " corrected, and "
+                + Math.round(100 * EqualLoad.OPEN_SHARE)
+                + " % of the correction is left open.",
             "A sensor's own offset cancels only if it is the same before and after.",
             "A typed room counts as known to "
                 + Notation.METRIC.text(judging.typedRoomKelvin(), Unit.KELVIN)
