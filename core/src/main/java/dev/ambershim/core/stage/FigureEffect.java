@@ -79,6 +79,7 @@ public final class FigureEffect {
                     .filter(g -> g.key().equals(f.key()) && g.interval().isPresent())
                     .findFirst()
                     .filter(g -> Math.abs(f.value() - g.value()) > 0)
+                    .filter(g -> Double.isFinite(g.interval().orElseThrow().width()))
                     .map(
                         g ->
                             "\nThat moves it by "
@@ -89,8 +90,11 @@ public final class FigureEffect {
         .orElse("");
   }
 
-  /** Two digits: both are small beside the figure itself. */
-  private static String twoDigits(double kept, Unit unit, Notation notation) {
+  /**
+   * Two digits: both are small beside the figure itself. A difference of temperatures has no zero.
+   */
+  private static String twoDigits(double kept, Unit of, Notation notation) {
+    Unit unit = of == Unit.CELSIUS ? Unit.KELVIN : of;
     double shown = Math.abs(notation.shown(kept, unit));
     int decimals = shown > 0 ? Math.max(0, 1 - (int) Math.floor(Math.log10(shown))) : 0;
     return (notation.fixed(shown, decimals) + " " + notation.symbol(unit)).strip();

@@ -1,9 +1,13 @@
 package dev.ambershim.core.stage;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.base.Finding;
+import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Figure;
 import dev.ambershim.core.job.Figures;
 import dev.ambershim.core.job.Job;
@@ -13,6 +17,7 @@ import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.stage.close.CloseAnswer;
 import dev.ambershim.core.stage.coat.CoatAnswer;
 import java.util.Optional;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 
 /** What a figure changes is what the stage would say of the other figure. */
@@ -61,6 +66,38 @@ class FigureEffectTest {
                             + " N. Its interval is "
                             + Math.round(force.interval().orElseThrow().width())
                             + " N wide."));
+  }
+
+  /** Two degrees Celsius more are 3.6 degrees Fahrenheit more, and not 35.6. */
+  @Test
+  void aDifferenceOfTemperaturesHasNoZero() {
+    Figure heat = Figures.HEAT;
+    Job cool = heat.write(job, 100.0, Notation.METRIC);
+    Function<Job, StageAnswer> hot = j -> told("It runs at ", 40 + heat.read(j) / 5);
+    assertThat(FigureEffect.words(cool, heat, hot, new Notation(false, true, false, false)))
+        .hasValueSatisfying(
+            w ->
+                assertThat(w)
+                    .contains("That moves it by 3.6 ")
+                    .contains("Its interval is 7.2 ")
+                    .doesNotContain("35.6"));
+  }
+
+  private static StageAnswer told(String words, double celsius) {
+    String sentence = words + celsius;
+    StageAnswer answer = mock(StageAnswer.class);
+    when(answer.sentence()).thenReturn(sentence);
+    when(answer.finding())
+        .thenReturn(
+            Optional.of(
+                new Finding(
+                    "hot",
+                    sentence,
+                    celsius,
+                    Unit.CELSIUS,
+                    Optional.of(Interval.around(celsius, 2, 0.95)),
+                    null)));
+    return answer;
   }
 
   @Test

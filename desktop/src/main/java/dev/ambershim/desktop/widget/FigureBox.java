@@ -100,10 +100,10 @@ public final class FigureBox extends TextField {
 
   /** Above the box where there is no room below it. */
   private void keepOnScreen(Tooltip tip) {
-    if (!tip.isShowing()) {
+    Bounds here = localToScreen(getBoundsInLocal());
+    if (here == null || !tip.isShowing()) {
       return;
     }
-    Bounds here = localToScreen(getBoundsInLocal());
     Rectangle2D screen = screenOf(here);
     if (tip.getY() + tip.getHeight() > screen.getMaxY()) {
       double above = Math.min(here.getMinY() - 4, screen.getMaxY()) - tip.getHeight();
