@@ -8,6 +8,7 @@ import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -238,32 +239,54 @@ final class Boxes {
       return;
     }
     boolean[][] open = new boolean[e.right() - e.left()][e.high() - e.low()];
-    double[][] area = new double[open.length][open[0].length];
-    boolean any = false;
     for (int i = 0; i < open.length; i++) {
       for (int j = 0; j < open[i].length; j++) {
         open[i][j] = true;
         for (int l = lower.layer() + 1; l < next; l++) {
           open[i][j] &= present[l][e.left() + i][e.low() + j];
         }
-        any |= open[i][j];
+      }
+    }
+    // A joint that does not reach everywhere is as many contacts as it has parts; only one whose
+    // parts are no rectangles has cells that are closed.
+    List<Footprint.Extent> parts = new ArrayList<>();
+    if (!Footprint.rectangles(open, parts)) {
+      parts = List.of(Footprint.around(open));
+    }
+    for (Footprint.Extent part : parts) {
+      contacts.add(contact(lower, below, upper, above, e, open, part));
+    }
+  }
+
+  /** A part of where two boxes overlap, through the cells of it that are open. */
+  private Contact contact(
+      Box lower,
+      int below,
+      Box upper,
+      int above,
+      Footprint.Extent overlap,
+      boolean[][] open,
+      Footprint.Extent part) {
+    Footprint.Extent e = part.moved(overlap.left(), overlap.low());
+    boolean[][] own = new boolean[e.right() - e.left()][];
+    double[][] area = new double[own.length][e.high() - e.low()];
+    for (int i = 0; i < own.length; i++) {
+      own[i] = Arrays.copyOfRange(open[part.left() + i], part.low(), part.high());
+      for (int j = 0; j < area[i].length; j++) {
         area[i][j] = Planes.width(x, e.left() + i) * Planes.width(y, e.low() + j);
       }
     }
-    if (any) {
-      contacts.add(
-          new Contact(
-              below,
-              above,
-              e.left(),
-              e.low(),
-              open,
-              area,
-              trace(lower, e),
-              above == Contact.COOLANT ? null : trace(upper, e),
-              modes(x, 0, e.left(), e.right()),
-              modes(y, 1, e.low(), e.high())));
-    }
+    return new Contact(
+        below,
+        above,
+        e.left(),
+        e.low(),
+        own,
+        area,
+        trace(lower, e),
+        above == Contact.COOLANT ? null : trace(upper, e),
+        modes(x, 0, e.left(), e.right()),
+        modes(y, 1, e.low(), e.high()));
   }
 
   private CellModes modes(double[] planes, int axis, int from, int to) {

@@ -37,6 +37,11 @@ record CellModes(double[] eigenvalues, double[][] vectors, double[][] transposed
     return new CellModes(eigenvalues, Dense.transposed(transposed), transposed);
   }
 
+  /** The eigenvalue of the widest pattern, 1/m²; 0 for a single cell. */
+  double lowest() {
+    return eigenvalues[Math.min(1, eigenvalues.length - 1)];
+  }
+
   private static EigenDecompositionSymmetric split(double[] widths) {
     int n = widths.length;
     double[] diagonal = new double[n];

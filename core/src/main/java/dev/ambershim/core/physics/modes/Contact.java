@@ -32,6 +32,14 @@ record Contact(
     return above == COOLANT;
   }
 
+  /** Whether all its cells are cells of another as well. */
+  boolean within(Contact other) {
+    return left >= other.left
+        && low >= other.low
+        && left + columns() <= other.left + other.columns()
+        && low + rows() <= other.low + other.rows();
+  }
+
   int columns() {
     return open.length;
   }

@@ -2,7 +2,6 @@ package dev.ambershim.core.physics.modes;
 
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.Arrays;
-import java.util.function.Function;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.DecompositionSolver;
@@ -14,8 +13,7 @@ import org.hipparchus.linear.RealMatrix;
  * the level of every box that no film holds: the temperatures on both sides of a cell differ by its
  * resistance times its watts, and what enters a box leaves it. That is a symmetric positive problem
  * under a few linear conditions, solved by projected conjugate gradients (Gould, Hribar &amp;
- * Nocedal 2001, <i>SIAM J. Sci. Comput.</i> 23, 1376). The preconditioner is the contact itself
- * with its mean resistance, in the modes of its own rectangle.
+ * Nocedal 2001, <i>SIAM J. Sci. Comput.</i> 23, 1376), with a {@link Preconditioner}.
  *
  * <p>The conditions hold to rounding after every step, so heat in is heat out whatever is left of
  * the residual.
@@ -23,18 +21,13 @@ import org.hipparchus.linear.RealMatrix;
 final class Fluxes {
   private static final int MOST_STEPS = 400;
 
-  /**
-   * Of the highest eigenvalue of the boxes' modes: beyond it they hardly see a pattern of cells.
-   */
-  private static final double SEEN = 0.35;
-
   private final Boxes boxes;
   private final Compliance[] compliance;
 
   /** K/W by contact and cell. */
   private final double[][][] resistance;
 
-  private final double[][][] inverse;
+  private final Preconditioner nearly;
 
   /** Boxes without a film: their place among the conditions, or −1. */
   private final int[] condition;
@@ -67,7 +60,6 @@ final class Fluxes {
     this.compliance = compliance;
     int contacts = boxes.contacts.size();
     resistance = new double[contacts][][];
-    inverse = new double[contacts][][];
     for (int c = 0; c < contacts; c++) {
       Contact contact = boxes.contacts.get(c);
       resistance[c] = contact.cells();
@@ -76,8 +68,8 @@ final class Fluxes {
           resistance[c][i][j] = specific[c][i][j] / contact.area()[i][j];
         }
       }
-      inverse[c] = inverse(contact, mean(contact, specific[c]));
     }
+    nearly = new Preconditioner(boxes, compliance, specific);
     condition = new int[compliance.length];
     int count = 0;
     for (int b = 0; b < condition.length; b++) {
@@ -88,7 +80,7 @@ final class Fluxes {
     for (int b = 0; b < condition.length; b++) {
       if (condition[b] >= 0) {
         plain[condition[b]] = plain(b);
-        pulled[condition[b]] = precondition(plain[condition[b]]);
+        pulled[condition[b]] = nearly.of(plain[condition[b]]);
       }
     }
     RealMatrix square = count == 0 ? null : MatrixUtils.createRealMatrix(count, count);
@@ -98,56 +90,6 @@ final class Fluxes {
       }
     }
     levels = count == 0 ? null : new CholeskyDecomposition(square, 1e-8, 0).getSolver();
-  }
-
-  /** Mean over the open area, m²·K/W. */
-  private static double mean(Contact contact, double[][] specific) {
-    double sum = 0;
-    double area = 0;
-    for (int i = 0; i < contact.columns(); i++) {
-      for (int j = 0; j < contact.rows(); j++) {
-        if (contact.open()[i][j]) {
-          sum += specific[i][j] * contact.area()[i][j];
-          area += contact.area()[i][j];
-        }
-      }
-    }
-    return sum / area;
-  }
-
-  /**
-   * One over the contact's resistance and that of the boxes on both sides, mode by mode. Where
-   * solids touch, nothing but the boxes holds the fluxes, and cells are finest at the edges, where
-   * the boxes' modes do not see them apart. Such patterns would cost nothing, and the gradients
-   * would creep; they are left out of what is sought.
-   */
-  private double[][] inverse(Contact contact, double mean) {
-    double[][] all = contact.cells();
-    double[] lx = contact.x().eigenvalues();
-    double[] ly = contact.y().eigenvalues();
-    Slab below = compliance[contact.below()].slab();
-    Slab above = contact.cooled() ? null : compliance[contact.above()].slab();
-    double mostX = SEEN * highest(contact, Box::x);
-    double mostY = SEEN * highest(contact, Box::y);
-    double most = Math.max(mostX, mostY);
-    boolean bare = mean < below.top(most) + (above == null ? 0 : above.low(most));
-    for (int p = 0; p < lx.length; p++) {
-      for (int q = 0; q < ly.length; q++) {
-        double square = lx[p] + ly[q];
-        double beside = below.top(square) + (above == null ? 0 : above.low(square));
-        boolean unseen = bare && (lx[p] > mostX || ly[q] > mostY);
-        all[p][q] = unseen ? 0 : 1 / (mean + beside);
-      }
-    }
-    return all;
-  }
-
-  /** The highest eigenvalue that a box on either side shows along an axis, 1/m². */
-  private double highest(Contact contact, Function<Box, Cosines> axis) {
-    double below = axis.apply(boxes.boxes.get(contact.below())).highest();
-    return contact.cooled()
-        ? below
-        : Math.max(below, axis.apply(boxes.boxes.get(contact.above())).highest());
   }
 
   private double[][][] none() {
@@ -175,28 +117,6 @@ final class Fluxes {
     return all;
   }
 
-  private double[][][] precondition(double[][][] kelvin) {
-    double[][][] all = none();
-    for (int c = 0; c < all.length; c++) {
-      Contact contact = boxes.contacts.get(c);
-      double[][] weighted = Dense.copy(kelvin[c]);
-      contact.weigh(weighted);
-      double[][] half = contact.cells();
-      double[][] modes = contact.cells();
-      Dense.multiply(weighted, contact.y().vectors(), half);
-      Dense.multiply(contact.x().transposed(), half, modes);
-      for (int p = 0; p < modes.length; p++) {
-        for (int q = 0; q < modes[p].length; q++) {
-          modes[p][q] *= inverse[c][p][q];
-        }
-      }
-      Dense.multiply(contact.x().vectors(), modes, half);
-      Dense.multiply(half, contact.y().transposed(), all[c]);
-      contact.weigh(all[c]);
-    }
-    return all;
-  }
-
   /**
    * The preconditioned residual that breaks no condition. What the residual owes to levels is taken
    * out of it, or rounding would drown the rest as that gets small.
@@ -206,7 +126,7 @@ final class Fluxes {
    * @return the levels that were taken out
    */
   private double[] project(double[][][] residual, double[][][] out) {
-    double[][][] free = precondition(residual);
+    double[][][] free = nearly.of(residual);
     double[] missing = new double[pulled.length];
     for (int b = 0; b < missing.length; b++) {
       missing[b] = dot(pulled[b], residual);

@@ -24,7 +24,12 @@ final class Footprint {
   private Footprint() {}
 
   /** The cells of a rectangle of a layer. */
-  record Extent(int left, int right, int low, int high) {}
+  record Extent(int left, int right, int low, int high) {
+    /** The same cells counted from elsewhere. */
+    Extent moved(int columns, int rows) {
+      return new Extent(left + columns, right + columns, low + rows, high + rows);
+    }
+  }
 
   /** The lowest or the highest solid layer. */
   static int solid(StackCase stack, boolean lowest) {
@@ -115,6 +120,24 @@ final class Footprint {
       }
     }
     return present;
+  }
+
+  /** The smallest rectangle around all of a footprint, of which there must be some. */
+  static Extent around(boolean[][] present) {
+    Extent all = new Extent(present.length, 0, present[0].length, 0);
+    for (int i = 0; i < present.length; i++) {
+      for (int j = 0; j < present[i].length; j++) {
+        if (present[i][j]) {
+          all =
+              new Extent(
+                  Math.min(all.left(), i),
+                  Math.max(all.right(), i + 1),
+                  Math.min(all.low(), j),
+                  Math.max(all.high(), j + 1));
+        }
+      }
+    }
+    return all;
   }
 
   /** Finds the separate parts of a footprint; false if one is no rectangle. */

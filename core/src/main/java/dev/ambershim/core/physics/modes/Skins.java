@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.modes;
 
+import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import java.util.ArrayList;
@@ -7,11 +8,11 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Thin solids, such as a paste or a plating that is given as a layer of its own. As boxes they tie
- * the fluxes of both their faces so closely that the gradients creep; but what spreads inside them
- * is little. So heat is let through them straight up, and what that leaves out is told: by the
- * theorem of least dissipation (Maxwell, <i>Treatise</i>, 283) at most the power that the sheet
- * would dissipate sideways, and around its rim what a fin would carry (Carslaw &amp; Jaeger, 4.5).
+ * Thin solids, such as a paste or a plating that is given as a layer of its own. A box for each
+ * needs cells as fine as it is thin around its edges; but what spreads inside them is little. So
+ * heat is let through them straight up, and what that leaves out is told: by the theorem of least
+ * dissipation (Maxwell, <i>Treatise</i>, 283) at most the power that the sheet would dissipate
+ * sideways, and around its rim what a fin would carry (Carslaw &amp; Jaeger, 4.5).
  */
 final class Skins {
   private static final double THICKEST_MICROMETRES = 300;
@@ -19,10 +20,88 @@ final class Skins {
   /** Of what the better solid beside it carries sideways. */
   private static final double MOST_SHARE = 0.02;
 
+  /** Beyond it some eighty steps are not enough. */
+  private static final double CREEP = 4000;
+
+  /** Planes closer than this are one, m. */
+  private static final double CLOSE = 1e-9;
+
   /** The theorem holds for the heats' mean by watts; one heat alone may see more of it. */
   private static final double SAFETY = 2;
 
   private Skins() {}
+
+  /**
+   * Whether solids touch without a joint where one is so thin, or so bad a conductor, that the
+   * fluxes on its two sides hang together closely, and where it meets its neighbours on one side
+   * lies partly beside where it does on the other: then the gradients creep. Steps go with the root
+   * of how much easier the widest pattern spreads in a neighbour than in the skin.
+   */
+  static boolean creep(StackCase stack) {
+    for (int l = 1; l < stack.layers().size(); l++) {
+      StackLayer below = stack.layers().get(l - 1);
+      StackLayer above = stack.layers().get(l);
+      if (below.crossing() || above.crossing()) {
+        continue;
+      }
+      double a = below.conductivityWattsPerMetreKelvin();
+      double b = above.conductivityWattsPerMetreKelvin();
+      if ((a > CREEP * b * slender(above) && !nested(stack, l))
+          || (b > CREEP * a * slender(below) && !nested(stack, l - 1))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** Thickness over the length of the widest pattern. */
+  private static double slender(StackLayer layer) {
+    double width = layer.bounds().widthMillimetres();
+    double longest = Math.max(width, layer.bounds().depthMillimetres());
+    return Math.PI * layer.thicknessMicrometres() / (1e3 * longest);
+  }
+
+  /**
+   * Whether the rectangles in which a solid meets its neighbours on one side and on the other lie
+   * within each other or apart, as {@link Preconditioner} ties them.
+   */
+  private static boolean nested(StackCase stack, int layer) {
+    StackLayer own = stack.layers().get(layer);
+    List<Patch> below = beside(stack, layer, -1).map(o -> meeting(own, o)).orElse(List.of());
+    List<Patch> above = beside(stack, layer, 1).map(o -> meeting(own, o)).orElse(List.of());
+    return below.stream()
+        .allMatch(
+            b ->
+                above.stream()
+                    .allMatch(
+                        a -> overlap(a, b).filter(o -> !same(o, a) && !same(o, b)).isEmpty()));
+  }
+
+  /** Where two layers overlap. */
+  private static List<Patch> meeting(StackLayer one, StackLayer other) {
+    return one.patches().stream()
+        .flatMap(a -> other.patches().stream().flatMap(b -> overlap(a, b).stream()))
+        .toList();
+  }
+
+  private static Optional<Patch> overlap(Patch a, Patch b) {
+    double left = Math.max(Footprint.low(a, true), Footprint.low(b, true));
+    double right = Math.min(Footprint.high(a, true), Footprint.high(b, true));
+    double low = Math.max(Footprint.low(a, false), Footprint.low(b, false));
+    double high = Math.min(Footprint.high(a, false), Footprint.high(b, false));
+    return right - left > CLOSE && high - low > CLOSE
+        ? Optional.of(
+            new Patch(
+                500 * (left + right), 500 * (low + high), 1e3 * (right - left), 1e3 * (high - low)))
+        : Optional.empty();
+  }
+
+  private static boolean same(Patch a, Patch b) {
+    return Math.abs(Footprint.low(a, true) - Footprint.low(b, true)) < CLOSE
+        && Math.abs(Footprint.high(a, true) - Footprint.high(b, true)) < CLOSE
+        && Math.abs(Footprint.low(a, false) - Footprint.low(b, false)) < CLOSE
+        && Math.abs(Footprint.high(a, false) - Footprint.high(b, false)) < CLOSE;
+  }
 
   private static boolean thin(StackCase stack, int layer) {
     StackLayer own = stack.layers().get(layer);
@@ -41,12 +120,17 @@ final class Skins {
 
   /** The same of the next solid, below or above; 0 if there is none. */
   private static double sheetBeside(StackCase stack, int layer, int step) {
+    return beside(stack, layer, step).map(Skins::sheet).orElse(0.0);
+  }
+
+  /** The next solid, below or above. */
+  private static Optional<StackLayer> beside(StackCase stack, int layer, int step) {
     for (int l = layer + step; l >= 0 && l < stack.layers().size(); l += step) {
       if (!stack.layers().get(l).crossing()) {
-        return sheet(stack.layers().get(l));
+        return Optional.of(stack.layers().get(l));
       }
     }
-    return 0;
+    return Optional.empty();
   }
 
   /** The stack with heat going straight through its thin solids; empty if it has none. */

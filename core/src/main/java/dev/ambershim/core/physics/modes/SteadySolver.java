@@ -51,9 +51,6 @@ public final class SteadySolver {
    */
   private static final long MOST_WORK = 2_500_000;
 
-  /** Beyond it some eighty steps are not enough. */
-  private static final double CREEP = 4000;
-
   /** Of the wanted error, what straight ways through thin solids may take. */
   private static final double SKIN_SHARE = 0.5;
 
@@ -83,35 +80,7 @@ public final class SteadySolver {
   static boolean madeOfBoxes(StackCase stack) {
     boolean jointsFall =
         stack.layers().stream().anyMatch(l -> l.crossing() && l.fall().isPresent());
-    return !jointsFall && !skins(stack) && Boxes.rectangular(stack, width(stack));
-  }
-
-  /**
-   * Whether solids touch without a joint where one is a skin: so thin, or so bad a conductor, that
-   * the fluxes on its two sides hang together closely, and the gradients creep. Steps go with the
-   * root of how much easier the widest pattern spreads in a neighbour than in the skin.
-   */
-  private static boolean skins(StackCase stack) {
-    for (int l = 1; l < stack.layers().size(); l++) {
-      StackLayer below = stack.layers().get(l - 1);
-      StackLayer above = stack.layers().get(l);
-      if (below.crossing() || above.crossing()) {
-        continue;
-      }
-      double a = below.conductivityWattsPerMetreKelvin();
-      double b = above.conductivityWattsPerMetreKelvin();
-      if (a > CREEP * b * slender(above) || b > CREEP * a * slender(below)) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  /** Thickness over the length of the widest pattern. */
-  private static double slender(StackLayer layer) {
-    double width = layer.bounds().widthMillimetres();
-    double longest = Math.max(width, layer.bounds().depthMillimetres());
-    return Math.PI * layer.thicknessMicrometres() / (1e3 * longest);
+    return !jointsFall && !Skins.creep(stack) && Boxes.rectangular(stack, width(stack));
   }
 
   /**
@@ -125,18 +94,24 @@ public final class SteadySolver {
    */
   public StackSolution solve(StackCase stack, OptionalLong cells, double errorShare) {
     StackRules.check(stack);
+    Optional<StackCase> thinless = Skins.straight(stack).filter(SteadySolver::joined);
+    boolean boxes = madeOfBoxes(stack);
     Optional<StackSolution> straight =
-        Skins.straight(stack)
-            .filter(SteadySolver::joined)
+        thinless
+            .filter(s -> !boxes || cells.isPresent() || promises(stack, s, errorShare))
             .flatMap(s -> straightUp(stack, s, cells, errorShare));
     if (straight.filter(s -> fine(s, stack, cells, errorShare)).isPresent()) {
       return straight.get();
     }
     StackSolution whole =
-        (madeOfBoxes(stack) ? byModes(stack, cells, errorShare, watch) : Optional.<Grids>empty())
+        (boxes ? byModes(stack, cells, errorShare, watch) : Optional.<Grids>empty())
             .map(grids -> grids.solution(false))
             .orElseGet(() -> new CellSolver(team, watch).solve(stack, cells, errorShare));
+    if (fine(whole, stack, cells, errorShare)) {
+      return whole;
+    }
     return straight
+        .or(() -> thinless.flatMap(s -> straightUp(stack, s, cells, errorShare)))
         .filter(s -> s.discretisationErrorKelvin() < whole.discretisationErrorKelvin())
         .orElse(whole);
   }
@@ -157,19 +132,16 @@ public final class SteadySolver {
     }
   }
 
-  /**
-   * With heat going straight through thin solids; what that leaves out is in the error. Where the
-   * first grid shows that it is too much, the solids are solved as boxes at once, if they can be.
-   */
+  /** Whether a first look tells that heat may go straight through thin solids. */
+  private boolean promises(StackCase stack, StackCase straight, double errorShare) {
+    Grids first = on(straight, width(stack) / FIRST_WIDTH, team, watch.part(0, 0.1));
+    double rise = first.sources().peakCelsius() - stack.coolantCelsius();
+    return first.leftOut(stack) <= SKIN_SHARE * errorShare * rise;
+  }
+
+  /** With heat going straight through thin solids; what that leaves out is in the error. */
   private Optional<StackSolution> straightUp(
       StackCase stack, StackCase straight, OptionalLong cells, double errorShare) {
-    if (cells.isEmpty() && madeOfBoxes(stack)) {
-      Grids first = on(straight, width(stack) / FIRST_WIDTH, team, watch.part(0, 0.1));
-      double rise = first.sources().peakCelsius() - stack.coolantCelsius();
-      if (!(first.leftOut(stack) <= SKIN_SHARE * errorShare * rise)) {
-        return Optional.empty();
-      }
-    }
     return byModes(straight, cells, errorShare * (1 - SKIN_SHARE), watch.part(0.1, 0.5))
         .map(
             grids -> {

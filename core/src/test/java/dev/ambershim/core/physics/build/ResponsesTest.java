@@ -7,6 +7,10 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.StartingPoint;
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.conduction.StackSolution;
+import dev.ambershim.core.physics.modes.SteadySolver;
+import java.util.DoubleSummaryStatistics;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
@@ -45,6 +49,30 @@ class ResponsesTest {
     double[] figures = {0.3, -0.2, 0.1, 0.05};
     assertThat(of(used, asked, new AtomicInteger()).coresAndMeanKelvinPerWatt(figures))
         .isEqualTo(of(fresh, asked, new AtomicInteger()).coresAndMeanKelvinPerWatt(figures));
+  }
+
+  /** The curves' cores against the whole solution to a part in ten thousand. */
+  @ParameterizedTest
+  @EnumSource(
+      value = StartingPoint.class,
+      names = {"DESKTOP_ONE_DIE_PASTE", "DESKTOP_ONE_DIE_SOLDER", "DESKTOP_CHIPLETS_SOLDER"})
+  void coresLieAsFarApartAsInTheWholeSolution(StartingPoint point) {
+    Situation at = at(point, 1, 1);
+    Response curves = of(new Responses(), at, new AtomicInteger());
+    double[] told = curves.coresAndMeanKelvinPerWatt(LIKELY.clone());
+    StackSolution whole =
+        SteadySolver.plain().solve(BuildStack.likely(at, 150, 22), OptionalLong.empty(), 1e-4);
+    DoubleSummaryStatistics byCurves = new DoubleSummaryStatistics();
+    DoubleSummaryStatistics solved = new DoubleSummaryStatistics();
+    for (int c = 0; c < curves.cores(); c++) {
+      byCurves.accept(150 * told[c]);
+      solved.accept(whole.sources().get(c).meanCelsius() - 22);
+      assertThat(150 * told[c])
+          .isCloseTo(
+              whole.sources().get(c).meanCelsius() - 22, within(1e-3 * (whole.peakCelsius() - 22)));
+    }
+    double spread = solved.getMax() - solved.getMin();
+    assertThat(byCurves.getMax() - byCurves.getMin()).isCloseTo(spread, within(0.03 * spread));
   }
 
   @Test

@@ -329,11 +329,35 @@ class CellSolverTest {
   }
 
   @Test
-  void theErrorEstimateKnowsOrdersOneAndTwo() {
+  void theErrorEstimateTrustsOrdersFromOneToOneAndAHalf() {
     assertThat(CellSolver.error(4, 2, 1)).isCloseTo(1.25, within(1e-12));
-    assertThat(CellSolver.error(21, 5, 1)).isCloseTo(1.25 * 4 / 3, within(1e-12));
-    // Values that swing, or fall faster than order two, are not trusted further.
+    double most = 1.25 / (Math.pow(2, 1.5) - 1);
+    assertThat(CellSolver.error(9, 3.5, 1.5)).isCloseTo(2 * 1.25 / 1.75, within(1e-12));
+    assertThat(CellSolver.error(21, 5, 1)).isCloseTo(4 * most, within(1e-12));
+    assertThat(CellSolver.error(100, 4, 1)).isCloseTo(3 * most, within(1e-12));
+    // Values that swing are not trusted any further than the last step.
     assertThat(CellSolver.error(1, 3, 2)).isCloseTo(1.25, within(1e-12));
-    assertThat(CellSolver.error(100, 4, 1)).isCloseTo(1.25, within(1e-12));
+  }
+
+  /** No box, so its error is this estimate; the finer grid is off by half as much or less. */
+  @Test
+  void theToldErrorOfAnAngledDieCoversTheTrueOne() {
+    List<Patch> angle = List.of(new Patch(0, -3, 16, 6), new Patch(-4, 3, 8, 6));
+    StackCase stack =
+        new StackCase(
+            List.of(
+                StackLayer.solid("die", 120, angle.get(0), 600).over(angle),
+                StackLayer.joint("metal", 80, angle.get(0), 30).over(angle),
+                StackLayer.solid("lid", 390, new Patch(0.7, 0, 36, 34), 500),
+                StackLayer.joint("paste", 20, new Patch(0.7, 0, 36, 34), 25),
+                StackLayer.solid("plate", 400, new Patch(0, 1, 60, 50), 4000)),
+            List.of(HeatSource.steady("core", new Patch(2, -3, 3, 3), 40)),
+            20_000,
+            30);
+    StackSolution rough = about(stack, 60_000);
+    StackSolution fine = about(stack, 600_000);
+    double apart = rough.sources().get(0).meanCelsius() - fine.sources().get(0).meanCelsius();
+    assertThat(rough.discretisationErrorKelvin())
+        .isGreaterThan(Math.abs(apart) + fine.discretisationErrorKelvin() / 2);
   }
 }

@@ -1,0 +1,327 @@
+package dev.ambershim.core.physics.modes;
+
+import java.util.Comparator;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+
+/**
+ * What nearly undoes the operator of {@link Fluxes}: each contact alone, with its mean resistance
+ * and the boxes on both sides, in the modes of its own rectangle of cells.
+ *
+ * <p>Where solids touch, a thin one ties the fluxes of both its faces closely; what spreads in it
+ * is their small difference. If both contacts have the same cells, a mode's fluxes through all of
+ * them are the unknowns of a tridiagonal matrix, which is factored. If the cells of one lie within
+ * those of the other, what is sought on the larger one is what goes through it beyond what comes
+ * straight from the smaller one; fluxes and differences are nearly free of each other.
+ */
+final class Preconditioner {
+  /**
+   * Of the highest eigenvalue of the boxes' modes: beyond it they hardly see a pattern of cells.
+   */
+  private static final double SEEN = 0.35;
+
+  /** Conductors up to so much apart hold patterns alike. */
+  private static final double ALIKE = 2;
+
+  /**
+   * Of the product of both contacts' own resistances, what the square of the one between them may
+   * be before it counts: below that the gradients do it in a few steps more.
+   */
+  private static final double CLOSELY = 0.8;
+
+  private final Boxes boxes;
+  private final Compliance[] compliance;
+
+  /** Of each contact, m²·K/W. */
+  private final double[] mean;
+
+  /** The contact below with the same cells, a solid between them; −1 if there is none. */
+  private final int[] before;
+
+  /** The larger contact that a contact's fluxes pass straight, a solid between; −1 for none. */
+  private final int[] onto;
+
+  /** The contacts, none before the one that its fluxes pass. */
+  private final int[] largestFirst;
+
+  /** One over each mode's pivot, by contact; 0 for modes that are left out. */
+  private final double[][][] pivot;
+
+  /** What each mode takes over from the contact before. */
+  private final double[][][] tie;
+
+  /**
+   * The contacts of boxes.
+   *
+   * @param compliance of each box
+   * @param specific resistance of each contact's cells, m²·K/W
+   */
+  Preconditioner(Boxes boxes, Compliance[] compliance, double[][][] specific) {
+    this.boxes = boxes;
+    this.compliance = compliance;
+    int contacts = boxes.contacts.size();
+    mean = new double[contacts];
+    before = new int[contacts];
+    onto = new int[contacts];
+    pivot = new double[contacts][][];
+    tie = new double[contacts][][];
+    for (int c = 0; c < contacts; c++) {
+      mean[c] = mean(boxes.contacts.get(c), specific[c]);
+    }
+    for (int c = 0; c < contacts; c++) {
+      before[c] = opposite(c, boxes.contacts.get(c).below());
+      onto[c] = onto(c);
+    }
+    largestFirst =
+        IntStream.range(0, contacts)
+            .boxed()
+            .sorted(Comparator.comparingInt(c -> -size(boxes.contacts.get(c))))
+            .mapToInt(c -> c)
+            .toArray();
+    for (int c = 0; c < contacts; c++) {
+      factor(c);
+    }
+  }
+
+  private static int size(Contact contact) {
+    return contact.columns() * contact.rows();
+  }
+
+  /** Mean over the open area, m²·K/W. */
+  private static double mean(Contact contact, double[][] specific) {
+    double sum = 0;
+    double area = 0;
+    for (int i = 0; i < contact.columns(); i++) {
+      for (int j = 0; j < contact.rows(); j++) {
+        if (contact.open()[i][j]) {
+          sum += specific[i][j] * contact.area()[i][j];
+          area += contact.area()[i][j];
+        }
+      }
+    }
+    return sum / area;
+  }
+
+  /** The contact on the other side of a box that has the same cells; −1 if there is none. */
+  private int opposite(int of, int box) {
+    Contact contact = boxes.contacts.get(of);
+    for (int c = 0; c < mean.length; c++) {
+      Contact other = boxes.contacts.get(c);
+      if (between(contact, other) == box && other.within(contact) && contact.within(other)) {
+        return c;
+      }
+    }
+    return -1;
+  }
+
+  /** Where passing straight makes the fluxes freer of each other than they are as they stand. */
+  private int onto(int of) {
+    Contact contact = boxes.contacts.get(of);
+    for (int c = 0; c < mean.length; c++) {
+      Contact other = boxes.contacts.get(c);
+      int box = between(contact, other);
+      if (box >= 0 && contact.within(other) && !other.within(contact)) {
+        Slab slab = compliance[box].slab();
+        double square = contact.x().lowest() + contact.y().lowest();
+        boolean up = contact.above() == box;
+        double face = up ? slab.low(square) : slab.top(square);
+        double otherFace = up ? slab.top(square) : slab.low(square);
+        double across = slab.across(square);
+        double near = face + mean[of] + beyond(of, !up, square);
+        double far = otherFace + mean[c] + beyond(c, up, square);
+        double asTheyStand = across * across / (near * far);
+        double cross = far - across;
+        if (asTheyStand > CLOSELY
+            && cross * cross / ((near - across + cross) * far) < asTheyStand) {
+          return c;
+        }
+      }
+    }
+    return -1;
+  }
+
+  /**
+   * What lies beyond a contact, K·m²/W: the box's face, less what goes on through the box; 0 for
+   * the coolant.
+   */
+  private double beyond(int of, boolean up, double square) {
+    Contact contact = boxes.contacts.get(of);
+    int box = up ? contact.above() : contact.below();
+    if (box == Contact.COOLANT) {
+      return 0;
+    }
+    Slab slab = compliance[box].slab();
+    double face = up ? slab.low(square) : slab.top(square);
+    int next = opposite(of, box);
+    if (next < 0) {
+      return face;
+    }
+    double across = slab.across(square);
+    double otherFace = up ? slab.top(square) : slab.low(square);
+    return face - across * across / (otherFace + mean[next] + beyond(next, up, square));
+  }
+
+  /** The box that one contact lies on and the other under; −1 if there is none. */
+  private static int between(Contact one, Contact other) {
+    if (one.above() == other.below()) {
+      return one.above();
+    }
+    return one.below() == other.above() ? one.below() : -1;
+  }
+
+  /**
+   * What lies on one side of a contact, K·m²/W: the box's face, or all that its fluxes pass.
+   *
+   * @param box below or above
+   */
+  private double side(int of, int box, double square) {
+    if (box == Contact.COOLANT) {
+      return 0;
+    }
+    Contact contact = boxes.contacts.get(of);
+    Slab slab = compliance[box].slab();
+    if (onto[of] >= 0 && between(contact, boxes.contacts.get(onto[of])) == box) {
+      Contact other = boxes.contacts.get(onto[of]);
+      int next = other.below() == box ? other.above() : other.below();
+      double through = slab.low(square) + slab.top(square) - 2 * slab.across(square);
+      return through + mean[onto[of]] + side(onto[of], next, square);
+    }
+    return contact.below() == box ? slab.top(square) : slab.low(square);
+  }
+
+  /**
+   * Where solids touch, nothing but the boxes holds the fluxes, and cells are finest at the edges,
+   * where the boxes' modes do not see them apart. Such patterns would cost nothing, and the
+   * gradients would creep; they are left out of what is sought.
+   */
+  private void factor(int c) {
+    Contact contact = boxes.contacts.get(c);
+    pivot[c] = contact.cells();
+    tie[c] = contact.cells();
+    double[] lx = contact.x().eigenvalues();
+    double[] ly = contact.y().eigenvalues();
+    double mostX = SEEN * highest(contact, Box::x);
+    double mostY = SEEN * highest(contact, Box::y);
+    double most = Math.max(mostX, mostY);
+    Slab below = compliance[contact.below()].slab();
+    double above = contact.cooled() ? 0 : compliance[contact.above()].slab().low(most);
+    boolean bare = mean[c] < below.top(most) + above;
+    for (int p = 0; p < lx.length; p++) {
+      for (int q = 0; q < ly.length; q++) {
+        if (bare && (lx[p] > mostX || ly[q] > mostY)) {
+          continue;
+        }
+        double square = lx[p] + ly[q];
+        double own = mean[c] + side(c, contact.below(), square) + side(c, contact.above(), square);
+        if (before[c] >= 0) {
+          double across = below.across(square);
+          tie[c][p][q] = across * pivot[before[c]][p][q];
+          own -= across * tie[c][p][q];
+        }
+        pivot[c][p][q] = 1 / own;
+      }
+    }
+  }
+
+  /**
+   * The highest eigenvalue along an axis of the box that holds the fluxes, 1/m²: the worse
+   * conductor of both, or the one that shows more where they are alike.
+   */
+  private double highest(Contact contact, Function<Box, Cosines> axis) {
+    double below = axis.apply(boxes.boxes.get(contact.below())).highest();
+    if (contact.cooled()) {
+      return below;
+    }
+    double above = axis.apply(boxes.boxes.get(contact.above())).highest();
+    double both = Math.min(below, above);
+    double lower = compliance[contact.below()].slab().top(both);
+    double upper = compliance[contact.above()].slab().low(both);
+    if (lower > ALIKE * upper) {
+      return below;
+    }
+    return upper > ALIKE * lower ? above : Math.max(below, above);
+  }
+
+  /**
+   * Watts that nearly make so many kelvin.
+   *
+   * @param kelvin across each contact's cells; only read
+   */
+  double[][][] of(double[][][] kelvin) {
+    double[][][] modes = Fluxes.none(boxes);
+    double[][][] driving = new double[kelvin.length][][];
+    for (int c : largestFirst) {
+      driving[c] = Dense.copy(kelvin[c]);
+      if (onto[c] >= 0) {
+        addWithin(driving[c], driving[onto[c]], c, false);
+      }
+    }
+    for (int c = 0; c < modes.length; c++) {
+      Contact contact = boxes.contacts.get(c);
+      contact.weigh(driving[c]);
+      double[][] half = contact.cells();
+      Dense.multiply(driving[c], contact.y().vectors(), half);
+      Dense.multiply(contact.x().transposed(), half, modes[c]);
+      if (before[c] >= 0) {
+        addTied(modes[c], tie[c], modes[before[c]]);
+      }
+    }
+    for (int c = 0; c < modes.length; c++) {
+      for (int p = 0; p < modes[c].length; p++) {
+        for (int q = 0; q < modes[c][p].length; q++) {
+          modes[c][p][q] *= pivot[c][p][q];
+        }
+      }
+    }
+    for (int c = modes.length - 1; c >= 0; c--) {
+      if (before[c] >= 0) {
+        addTied(modes[before[c]], tie[c], modes[c]);
+      }
+    }
+    double[][][] watts = Fluxes.none(boxes);
+    for (int k = watts.length - 1; k >= 0; k--) {
+      int c = largestFirst[k];
+      Contact contact = boxes.contacts.get(c);
+      double[][] half = contact.cells();
+      double[][] own = contact.cells();
+      Dense.multiply(contact.x().vectors(), modes[c], half);
+      Dense.multiply(half, contact.y().transposed(), own);
+      contact.weigh(own);
+      Dense.add(watts[c], 1, own);
+      if (onto[c] >= 0) {
+        addWithin(watts[onto[c]], watts[c], c, true);
+        boxes.contacts.get(onto[c]).mask(watts[onto[c]]);
+      }
+    }
+    return watts;
+  }
+
+  /**
+   * Adds over the cells that a contact has in common with the one that its fluxes pass.
+   *
+   * @param outwards whether {@code to} is the larger one
+   */
+  private void addWithin(double[][] to, double[][] from, int of, boolean outwards) {
+    Contact small = boxes.contacts.get(of);
+    Contact large = boxes.contacts.get(onto[of]);
+    int left = small.left() - large.left();
+    int low = small.low() - large.low();
+    for (int i = 0; i < small.columns(); i++) {
+      for (int j = 0; j < small.rows(); j++) {
+        if (outwards) {
+          to[left + i][low + j] += from[i][j];
+        } else {
+          to[i][j] += from[left + i][low + j];
+        }
+      }
+    }
+  }
+
+  private static void addTied(double[][] to, double[][] tie, double[][] from) {
+    for (int p = 0; p < to.length; p++) {
+      for (int q = 0; q < to[p].length; q++) {
+        to[p][q] += tie[p][q] * from[p][q];
+      }
+    }
+  }
+}
