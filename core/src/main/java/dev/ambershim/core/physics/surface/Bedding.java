@@ -42,44 +42,56 @@ final class Bedding {
   private ReferencePlane settle() {
     double a = 0;
     double b = 0;
-    double value = state(a, b)[0];
+    State now = state(a, b);
     for (int turn = 0; turn < MOST; turn++) {
-      double[] s = state(a, b);
       // Moments about the load, and how they change with the tilt.
-      double ridge = 1e-9 * (s[3] + s[5] + 1);
-      double det = (s[3] + ridge) * (s[5] + ridge) - s[4] * s[4];
-      double da = (s[1] * (s[5] + ridge) - s[2] * s[4]) / det;
-      double db = (s[2] * (s[3] + ridge) - s[1] * s[4]) / det;
+      double ridge = 1e-9 * (now.aa() + now.bb() + 1);
+      double det = (now.aa() + ridge) * (now.bb() + ridge) - now.ab() * now.ab();
+      double da = (now.a() * (now.bb() + ridge) - now.b() * now.ab()) / det;
+      double db = (now.b() * (now.aa() + ridge) - now.a() * now.ab()) / det;
       double step = 1;
-      double next = state(a + da, b + db)[0];
-      while (next > value && step > 1e-9) {
+      State next = state(a + da, b + db);
+      while (next.height() > now.height() && step > 1e-9) {
         step /= 2;
-        next = state(a + step * da, b + step * db)[0];
+        next = state(a + step * da, b + step * db);
       }
       a += step * da;
       b += step * db;
-      if (value - next < 1e-12 * GRAIN) {
+      boolean rests = now.height() - next.height() < 1e-12 * GRAIN;
+      now = next;
+      if (rests) {
         break;
       }
-      value = next;
     }
-    double top = Double.NEGATIVE_INFINITY;
-    for (int j = 0; j < ys.length; j++) {
-      for (int i = 0; i < xs.length; i++) {
-        top = Math.max(top, heights[j][i] - a * (xs[i] - x0) - b * (ys[j] - y0));
-      }
-    }
+    double top = top(a, b);
     return new ReferencePlane(top - a * x0 - b * y0, a, b);
   }
 
-  /** The smooth height over the load, its slope against a and b, and the curvature. */
-  private double[] state(double a, double b) {
+  /** How high the highest place stands over a plane through the load's foot, µm. */
+  private double top(double a, double b) {
     double top = Double.NEGATIVE_INFINITY;
     for (int j = 0; j < ys.length; j++) {
       for (int i = 0; i < xs.length; i++) {
         top = Math.max(top, heights[j][i] - a * (xs[i] - x0) - b * (ys[j] - y0));
       }
     }
+    return top;
+  }
+
+  /**
+   * The smooth height of a plane over the load.
+   *
+   * @param height µm
+   * @param a how fast it falls with the slope along x, mm: the moment of what bears
+   * @param b likewise along y
+   * @param aa how fast that changes, mm²/µm
+   * @param ab likewise, crosswise
+   * @param bb likewise along y
+   */
+  private record State(double height, double a, double b, double aa, double ab, double bb) {}
+
+  private State state(double a, double b) {
+    double top = top(a, b);
     double sum = 0;
     double mx = 0;
     double my = 0;
@@ -101,13 +113,12 @@ final class Bedding {
     }
     mx /= sum;
     my /= sum;
-    return new double[] {
-      top + GRAIN * Math.log(sum),
-      mx,
-      my,
-      (xx / sum - mx * mx) / GRAIN,
-      (xy / sum - mx * my) / GRAIN,
-      (yy / sum - my * my) / GRAIN
-    };
+    return new State(
+        top + GRAIN * Math.log(sum),
+        mx,
+        my,
+        (xx / sum - mx * mx) / GRAIN,
+        (xy / sum - mx * my) / GRAIN,
+        (yy / sum - my * my) / GRAIN);
   }
 }

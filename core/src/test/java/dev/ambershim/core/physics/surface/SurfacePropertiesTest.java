@@ -197,27 +197,4 @@ class SurfacePropertiesTest {
       assertThat(Polynomial.at(k, x[i], y[i])).isCloseTo(z[i], within(1e-7));
     }
   }
-
-  /** On three separate places the soft bedding is the hard one to within its grain. */
-  @Property(tries = 30)
-  void beddingIsNeverThroughTheFace(@ForAll @LongRange(min = 1, max = 1_000_000) long seed) {
-    SplittableRandom random = new SplittableRandom(seed);
-    double[] xs = {-10, -5, 0, 5, 10};
-    double[][] h = new double[5][5];
-    for (double[] row : h) {
-      for (int i = 0; i < 5; i++) {
-        row[i] = 30 * random.nextDouble();
-      }
-    }
-    ReferencePlane plane = Bedding.on(xs, xs, h);
-    double least = Double.POSITIVE_INFINITY;
-    for (int j = 0; j < 5; j++) {
-      for (int i = 0; i < 5; i++) {
-        least = Math.min(least, plane.at(xs[i], xs[j]) - h[j][i]);
-      }
-    }
-    assertThat(least).isCloseTo(0, within(1e-9));
-    double[][] level = new double[5][5];
-    assertThat(Bedding.on(xs, xs, level).tiltDegrees()).isCloseTo(0, within(1e-9));
-  }
 }
