@@ -15,6 +15,7 @@ import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
+import dev.ambershim.core.physics.material.Filling;
 import dev.ambershim.core.physics.modes.SteadySolver;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.plan.Terms;
@@ -67,18 +68,33 @@ public final class WeighCoverage {
           places(die, Math.max(1, (int) Math.round(chip.cores() * die.powerShare())));
         }
       }
-      // Two fifths of a core's heat within 0.6 to 1.7 mm (Carslaw & Jaeger's disc).
+      // A quarter to three fifths of a core's heat within 0.6 to 1.7 mm. Cores are copies of each
+      // other, so their sensors sit alike: in the hot place's middle, or up to twice as far off.
       double radius = 0.6 + 1.1 * random.nextDouble();
-      hotKelvinPerWatt = 8 / (3 * Math.PI * Math.PI) * 0.4 / (0.115 * radius);
-      silicon = 120 * factor(0.1);
+      double share = 0.25 + 0.35 * random.nextDouble();
+      hotKelvinPerWatt = disc(2 * random.nextDouble()) * share / (0.115 * radius);
+      // Spreads as wide as the handbook says that people's are: nine of ten within its ranges.
+      silicon = 120 * factor(0.12);
       plateThick = factor(0.12);
       plateMetal = 401 * factor(0.03);
       fins = factor(0.12);
       lidThick = factor(0.05);
-      inner = factor(0.33);
-      outer = factor(0.35);
+      boolean paste = taken.build().inner().filling() == Filling.FACTORY_PASTE;
+      inner = paste ? factor(0.36) : factor(0.33);
+      outer = factor(0.38);
       cooler = factor(0.18);
-      heat = factor(0.05);
+      heat = factor(0.06);
+    }
+
+    /**
+     * What a disc of heat makes of the surface of a half-space at some of its radii from the
+     * middle, by heat over conductivity and radius (Carslaw & Jaeger, 8.2; elliptic integrals by
+     * tables).
+     */
+    private static double disc(double radii) {
+      double[] table = {0.318, 0.297, 0.203, 0.113, 0.083};
+      int below = (int) Math.min(table.length - 2, Math.floor(2 * radii));
+      return table[below] + (2 * radii - below) * (table[below + 1] - table[below]);
     }
 
     private double factor(double sigma) {
@@ -193,11 +209,11 @@ public final class WeighCoverage {
               Notation.METRIC);
       // The film that the work leaves, and fresh paste outside, as scattered as hands are.
       OptionForecast glued = weighing.option(OptionKind.METAL_GLUED);
-      double film =
-          glued.option().situation().build().inner().bondLineMicrometres()
-              * Math.exp(0.28 * random.nextGaussian());
-      double metal = 20.7 * Math.exp(0.2 * random.nextGaussian());
-      double fresh = 10 * Math.exp(0.35 * random.nextGaussian());
+      double likely = glued.option().situation().build().inner().bondLineMicrometres();
+      // A film that is pressed thin is less sure than one in a gap that was reckoned.
+      double film = likely * Math.exp((likely > 25 ? 0.26 : 0.43) * random.nextGaussian());
+      double metal = 20.7 * Math.exp(0.22 * random.nextGaussian());
+      double fresh = 10 * Math.exp(0.38 * random.nextGaussian());
       double after = truth.rise(WATTS * truth.heat, film, metal, fresh);
       Interval interval = glued.gain();
       told++;

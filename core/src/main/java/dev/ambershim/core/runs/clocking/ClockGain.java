@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.hipparchus.special.Erf;
 
@@ -34,6 +35,9 @@ public record ClockGain(double megahertz, Interval interval) {
 
   /** How much a core warms for a step of clock where no rung tells, K/MHz; common practice. */
   private static final double USUAL_KELVIN_PER_MEGAHERTZ = 0.03;
+
+  /** How far that lies apart between chips, as a standard deviation of its logarithm. */
+  private static final double SLOPE_SIGMA = 0.45;
 
   /** Heat grows with clock and voltage, about so: common practice, as in {@link ClockModel}. */
   private static final double HEAT_POWER = 2.6;
@@ -71,7 +75,11 @@ public record ClockGain(double megahertz, Interval interval) {
       double heatBefore = drawn.map(e -> e[0]).orElseGet(() -> first.heatEdge(random));
       double heatAfter = drawn.map(e -> e[1]).orElseGet(() -> second.heatEdge(random));
       // What the mount does to the heat's edge is in the model's draws; the rungs saw one mount.
-      logs[d] = first.hot(heatBefore, drawn.isPresent()) + second.hot(heatAfter, drawn.isPresent());
+      // Both sides are one chip, so they warm alike.
+      double slope = Math.exp(SLOPE_SIGMA * random.nextGaussian());
+      logs[d] =
+          first.hot(heatBefore, drawn.isPresent(), slope)
+              + second.hot(heatAfter, drawn.isPresent(), slope);
       double topBefore = Math.min(heatBefore, first.stableEdge(soft, random));
       double topAfter = Math.min(heatAfter, second.stableEdge(soft, random));
       gains[d] = topAfter - topBefore;
@@ -116,6 +124,9 @@ public record ClockGain(double megahertz, Interval interval) {
     private final double low;
     private final double step;
 
+    /** Whether rungs tell how fast the chip warms. */
+    private final boolean warms;
+
     /** Error of a reading, and of a mount, as a clock, MHz. */
     private final double reading;
 
@@ -130,12 +141,13 @@ public record ClockGain(double megahertz, Interval interval) {
       low = told.get(0).clockMegahertz() * (1 - BEYOND);
       double high = told.get(told.size() - 1).clockMegahertz() * (1 + BEYOND);
       step = (high - low) / (GRID - 1);
-      double slope =
+      OptionalDouble own =
           told.stream()
               .filter(r -> r.riseKelvin() > 1)
               .mapToDouble(r -> HEAT_POWER * r.riseKelvin() / r.clockMegahertz())
-              .average()
-              .orElse(USUAL_KELVIN_PER_MEGAHERTZ);
+              .average();
+      warms = own.isPresent();
+      double slope = own.orElse(USUAL_KELVIN_PER_MEGAHERTZ);
       reading = Rung.BY_HAND_KELVIN / slope;
       mount = remountKelvin / slope;
     }
@@ -152,10 +164,11 @@ public record ClockGain(double megahertz, Interval interval) {
      * How likely the rungs' heat is for an edge of heat, as a logarithm.
      *
      * @param temperatures whether the temperatures of rungs that passed are in the edge already
+     * @param slope how fast the chip warms, by what is usual; it counts where no rung tells it
      */
-    double hot(double edge, boolean temperatures) {
+    double hot(double edge, boolean temperatures, double slope) {
       double sum = 0;
-      double wide = Math.hypot(reading, mount);
+      double wide = Math.hypot(reading, mount) / (warms ? 1 : slope);
       for (Rung r : told) {
         boolean known = temperatures && ClockModel.tells(r);
         Outcome counts = ladder.counts(r);

@@ -124,8 +124,8 @@ public final class PriorTable {
           0.2,
           2.2,
           "K/W",
-          "8/(3π²)·share/(k·a) for two fifths of a core's heat within 1 mm (Carslaw & Jaeger); how"
-              + " large it is: common practice");
+          "8/(3π²)·share/(k·a) (Carslaw & Jaeger) for a quarter to three fifths of a core's heat"
+              + " within 0.6 to 1.7 mm, and a sensor in its middle or beside it: common practice");
   static final Prior PLACES =
       new Prior(
           "core.places",
