@@ -90,7 +90,7 @@ class DiagnoseCommandTest {
 
   @Test
   void saysWhatIsWrongWithAFile() throws IOException {
-    assertThat(run("{").err()).contains("a.diagnose.json", "no JSON");
+    assertThat(run("{").err()).contains("a.diagnose.json", "not valid JSON");
     assertThat(run("{}").err()).contains("does not say its format");
     Outcome core = run(given("cooler-weak").replace("\"core 0\": 92.66", "\"core 7\": 92.66"));
     assertThat(core.code()).isEqualTo(2);

@@ -169,7 +169,7 @@ public final class Json {
           new Place(name, 0, 0, field(e)),
           e instanceof UnrecognizedPropertyException
               ? "This version does not know this field."
-              : "What stands here is not what the field takes.",
+              : "This value does not fit the field.",
           "Put it right there, or write the bundle again from the logbook that it came from.",
           e);
     } catch (JsonProcessingException e) {
@@ -223,7 +223,7 @@ public final class Json {
    *
    * @param key of the problem, such as {@code "stack.unreadable"}
    * @param what the file holds, such as "the case"
-   * @throws Problem with the file and the line, if it is no JSON
+   * @throws Problem with the file and the line, if it is not valid JSON
    */
   public static JsonNode tree(String file, String json, String key, String what) {
     try {
@@ -241,9 +241,12 @@ public final class Json {
               at == null || ended ? 0 : Math.max(0, at.getColumnNr()),
               ""),
           ended
-              ? "This is no JSON: it ends before all brackets and quotes are closed."
-              : "This is no JSON: what stands here cannot stand here.",
-          "Mend it there, or write " + what + " anew.",
+              ? "This is not valid JSON: it ends before all brackets and quotes are closed."
+              : "This is not valid JSON: something here does not belong.",
+          (ended ? "Close them" : "Correct it there (decimals take a point, not a comma)")
+              + ", or write "
+              + what
+              + " again.",
           e);
     }
   }

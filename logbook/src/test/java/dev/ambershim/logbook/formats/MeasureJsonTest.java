@@ -35,7 +35,7 @@ class MeasureJsonTest {
 
   static List<Wrong> wrongs() {
     return List.of(
-        new Wrong("{", "rest.unreadable", "no JSON"),
+        new Wrong("{", "rest.unreadable", "not valid JSON"),
         new Wrong("", "rest.field", "loadMillimetres"),
         new Wrong("[]", "rest.field", "loadMillimetres"),
         new Wrong(GOOD.replace("[0, 1]", "[0]"), "rest.field", "not two numbers"),
