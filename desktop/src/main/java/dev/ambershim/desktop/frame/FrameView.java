@@ -52,11 +52,9 @@ public final class FrameView extends StackPane implements Desk {
   private final Map<Stage, StageView> built = new EnumMap<>(Stage.class);
   private final FramePane frame;
   private Tour tour;
-  private final Function<FrameView, StepsScreen> benches;
-  private StepsScreen bench;
+  private final AtBench bench;
   private final Inquiries inquiries;
   private final Zoom zoom;
-  private boolean atBench;
   private final HeldKey held = new HeldKey();
   private DropTargets drop;
   private final Sheets sheets = new Sheets(getChildren(), this::below);
@@ -76,7 +74,6 @@ public final class FrameView extends StackPane implements Desk {
       Function<FrameView, Map<Stage, Supplier<StageView>>> stages,
       Function<FrameView, StepsScreen> benches,
       Function<FrameView, Map<Asked, Supplier<Inquiry>>> inquiries) {
-    this.benches = benches;
     this.inquiries = new Inquiries(() -> inquiries.apply(this));
     this.model = model;
     this.files = new FileDialogs(model, picker);
@@ -86,6 +83,7 @@ public final class FrameView extends StackPane implements Desk {
     frame = new FramePane(this);
     getChildren().add(frame);
     zoom = new Zoom(this, model.looks());
+    bench = new AtBench(() -> benches.apply(this), zoom, getChildren());
     widthProperty().addListener((o, was, is) -> fit(is.doubleValue()));
     heightProperty().addListener((o, was, is) -> mark("low", is.doubleValue() < LOW));
     setOnDragOver(this::hanging);
@@ -149,7 +147,7 @@ public final class FrameView extends StackPane implements Desk {
 
   /** What has the keyboard where no sheet lies over it. */
   private Node below() {
-    return atBench ? bench.node() : frame;
+    return bench.here() ? bench.node() : frame;
   }
 
   /**
@@ -244,12 +242,12 @@ public final class FrameView extends StackPane implements Desk {
 
   private void key(KeyEvent event) {
     boolean again = held.again(event);
-    if (again && (event.getCode() == KeyCode.F2 || atBench) && !typing(event)) {
+    if (again && (event.getCode() == KeyCode.F2 || bench.here()) && !typing(event)) {
       // A pedal or a key that is held down must not run through the steps.
       event.consume();
-    } else if (tour != null && !sheets.any() && touring(event)) {
+    } else if (tour != null && !sheets.any() && tour.key(event)) {
       event.consume();
-    } else if (atBench && !sheets.any() && bench.key(event)) {
+    } else if (!sheets.any() && bench.key(event)) {
       event.consume();
     } else if (event.getCode() == KeyCode.ESCAPE && sheets.any() && model.openedProperty().get()) {
       closeSheet();
@@ -358,29 +356,16 @@ public final class FrameView extends StackPane implements Desk {
 
   @Override
   public void toggleBench() {
-    if (atBench) {
+    if (bench.here()) {
       leaveBench();
-      return;
+    } else if (jobAsked()) {
+      closeSheet();
+      bench.enter();
     }
-    if (!jobAsked()) {
-      return;
-    }
-    closeSheet();
-    if (bench == null) {
-      bench = benches.apply(this);
-    }
-    atBench = true;
-    zoom.still(true);
-    getChildren().add(bench.node());
-    bench.enter();
   }
 
   private void leaveBench() {
-    if (atBench) {
-      atBench = false;
-      zoom.still(false);
-      bench.leave();
-      getChildren().remove(bench.node());
+    if (bench.leave()) {
       frame.requestFocus();
     }
   }
@@ -394,7 +379,7 @@ public final class FrameView extends StackPane implements Desk {
       model.opener().takeExample();
     }
     endInquiry();
-    tour = new Tour(model);
+    tour = new Tour(model, this::endTour);
     getChildren().add(tour);
     frame.requestFocus();
   }
@@ -404,23 +389,6 @@ public final class FrameView extends StackPane implements Desk {
       getChildren().remove(tour);
       tour = null;
     }
-  }
-
-  /** Keys of the tour, while it is on; whatever else is shown may be tried at once. */
-  private boolean touring(KeyEvent event) {
-    switch (event.getCode()) {
-      case ENTER, RIGHT, SPACE -> {
-        if (!tour.turn(1)) {
-          endTour();
-        }
-      }
-      case LEFT -> tour.turn(-1);
-      case ESCAPE -> endTour();
-      default -> {
-        return false;
-      }
-    }
-    return true;
   }
 
   /** Copies the answer that is on screen, as a sentence. */
@@ -434,7 +402,7 @@ public final class FrameView extends StackPane implements Desk {
 
   /** The handbook's page for the place one is in. */
   String page() {
-    return atBench
+    return bench.here()
         ? "plans"
         : inquiries.page().orElse(model.stageProperty().get().name().toLowerCase(Locale.ROOT));
   }
@@ -500,7 +468,7 @@ public final class FrameView extends StackPane implements Desk {
   }
 
   private void hanging(DragEvent event) {
-    if (atBench) {
+    if (bench.here()) {
       return;
     }
     if (drop == null) {

@@ -8,6 +8,7 @@ import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -61,11 +62,18 @@ final class Tour extends Column {
   private final Label title = Labels.line("", "sheet-title");
   private final Label words = Labels.line("");
   private final Label place = Labels.line("", "hint");
+  private final Runnable end;
   private int at = -1;
 
-  Tour(JobModel model) {
+  /**
+   * The first card.
+   *
+   * @param end takes the tour off the window
+   */
+  Tour(JobModel model, Runnable end) {
     super(8);
     this.model = model;
+    this.end = end;
     getStyleClass().add("sheet");
     setId("tour");
     title.setId("tour-title");
@@ -82,21 +90,30 @@ final class Tour extends Column {
     turn(1);
   }
 
-  /**
-   * Goes on or back.
-   *
-   * @return false if it is over
-   */
-  boolean turn(int by) {
+  /** Takes a key; whatever else is shown may be tried at once. */
+  boolean key(KeyEvent event) {
+    switch (event.getCode()) {
+      case ENTER, RIGHT, SPACE -> turn(1);
+      case LEFT -> turn(-1);
+      case ESCAPE -> end.run();
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** Goes on or back; after the last card it ends. */
+  private void turn(int by) {
     at = Math.max(0, at + by);
     if (at >= CARDS.size()) {
-      return false;
+      end.run();
+      return;
     }
     Card card = CARDS.get(at);
     model.stageProperty().set(card.stage());
     title.setText(card.title());
     words.setText(card.words());
     place.setText(at + 1 + " of " + CARDS.size());
-    return true;
   }
 }

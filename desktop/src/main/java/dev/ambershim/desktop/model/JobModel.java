@@ -19,7 +19,6 @@ import dev.ambershim.logbook.store.StoredJob;
 import dev.ambershim.sensors.machine.TimerClock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -41,11 +40,7 @@ import javafx.collections.ObservableList;
 public final class JobModel implements AutoCloseable {
   private final Work work;
   private final Work reckoning;
-  private final Work assessor;
   private final Work inquiry;
-  private final ReadOnlyObjectWrapper<StoredJob> stored = new ReadOnlyObjectWrapper<>();
-  private final ReadOnlyObjectWrapper<Job> job = new ReadOnlyObjectWrapper<>();
-  private final ReadOnlyObjectWrapper<Assessment> assessment = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Message> message = new ReadOnlyObjectWrapper<>();
   private final Looks looks = new Looks(this::keep);
   private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(Stage.PROVE);
@@ -55,13 +50,12 @@ public final class JobModel implements AutoCloseable {
   private final StringProperty part = new SimpleStringProperty(Part.INNER);
   private final ReadOnlyObjectWrapper<Notation> notation = new ReadOnlyObjectWrapper<>();
   private final ObservableList<JobHead> jobs = FXCollections.observableArrayList();
+  private final JobEdits edits = new JobEdits(this, jobs);
   private final List<Message> history = new ArrayList<>();
   private final ReadOnlyBooleanWrapper lost = new ReadOnlyBooleanWrapper(false);
-  private final ReadOnlyBooleanWrapper waiting = new ReadOnlyBooleanWrapper(false);
   private final Keeping keeping = new Keeping(this);
   private final ReadOnlyBooleanWrapper opened = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyBooleanWrapper readOnly = new ReadOnlyBooleanWrapper(true);
-  private Assessing assessing = new Assessing();
   private final AllChips chips = new AllChips(this);
   private final Archived archived = new Archived(this);
   private final Traffic traffic = new Traffic(this);
@@ -70,11 +64,7 @@ public final class JobModel implements AutoCloseable {
   private final Effects effects = new Effects(this);
   private final WorkModel workbench;
   private Logbook logbook;
-  private int unsaved;
   private int answered;
-
-  /** Counts what was asked, so that an older answer never takes the place of a newer one. */
-  private final AtomicInteger newest = new AtomicInteger();
 
   /** Starts without a logbook; the window can be built meanwhile. */
   public JobModel() {
@@ -88,12 +78,11 @@ public final class JobModel implements AutoCloseable {
    */
   public JobModel(Supplier<Moment> clock) {
     work = new Work(this::hear);
-    reckoning = new Work(problem -> note(Message.of(problem)));
-    assessor = new Work(problem -> note(Message.of(problem)));
-    inquiry = new Work(problem -> note(Message.of(problem)));
+    reckoning = new Work(this::tell);
+    inquiry = new Work(this::tell);
     stage.addListener((o, was, is) -> Stage.sideOf(is).ifPresent(side::set));
     side.addListener((o, was, is) -> preview.set(null));
-    assessment.addListener((o, was, is) -> weighing.set(null));
+    assessmentProperty().addListener((o, was, is) -> weighing.set(null));
     notation.set(Notation.METRIC);
     workbench = new WorkModel(this, clock);
   }
@@ -103,12 +92,11 @@ public final class JobModel implements AutoCloseable {
     logbook = from.logbook();
     keeping.begin(logbook);
     readOnly.set(logbook.readOnly());
-    assessing = from.assessing();
+    edits.begin(from);
     notation.set(from.preferences().notation());
     looks.begin(from.preferences());
     jobs.setAll(from.jobs());
-    from.assessment().ifPresent(assessment::set);
-    from.stored().ifPresent(this::take);
+    edits.show(from);
     opener.found(from.trouble().orElse(null));
     boolean judged = from.assessment().filter(a -> a.comparison().isPresent()).isPresent();
     opened.set(true);
@@ -120,46 +108,24 @@ public final class JobModel implements AutoCloseable {
     from.toOpen().ifPresent(this::open);
   }
 
-  private void take(StoredJob now) {
-    stored.set(now);
-    job.set(now.job());
-  }
-
   /** Everything the person may want to read of what was said. */
   public List<Message> history() {
     return List.copyOf(history);
   }
 
   private void hear(Problem problem) {
-    note(Message.of(problem));
-    unsaved = 0;
-    if (problem.key().equals("disk.full") && stored.get() != null) {
-      // What was typed stays on screen, and is kept with the next change or the next try.
-      waiting.set(!job.get().equals(stored.get().job()));
-      keeping.later(this::saveAgain);
-      return;
-    }
-    // What is on screen must be what is kept, so after a failure the kept state is shown again.
-    if (stored.get() != null && !job.get().equals(stored.get().job())) {
-      take(stored.get());
-      assess(job.get());
-    }
-  }
-
-  /** Tries again to keep what a full disk did not take. */
-  private void saveAgain() {
-    if (waiting.get() && stored.get() != null) {
-      Job typed = job.get();
-      String id = stored.get().id();
-      unsaved++;
-      work.submit(
-          "", progress -> step(logbook.edit(id, "after the disk was full", typed)), this::show);
-    }
+    tell(problem);
+    edits.failed(problem);
   }
 
   /** Whether something typed is not kept yet, since the disk is full. */
   public ReadOnlyBooleanProperty waitingProperty() {
-    return waiting.getReadOnlyProperty();
+    return edits.waitingProperty();
+  }
+
+  /** Says what went wrong. */
+  void tell(Problem problem) {
+    note(Message.of(problem));
   }
 
   /** Says a line on the shelf. */
@@ -187,77 +153,13 @@ public final class JobModel implements AutoCloseable {
     return opener;
   }
 
-  /** A kept state with what follows from it. */
-  record Step(StoredJob stored, Assessment assessment, List<JobHead> jobs) {}
-
-  void show(Step step) {
-    keep(step.stored(), step.jobs());
-    if (unsaved == 0) {
-      newest.incrementAndGet();
-      assessment.set(step.assessment());
-    }
-  }
-
-  private void keep(StoredJob now, List<JobHead> all) {
-    unsaved = Math.max(0, unsaved - 1);
-    waiting.set(false);
-    if (unsaved == 0) {
-      take(now);
-    } else {
-      stored.set(now);
-    }
-    // Two thousand jobs need not be laid out anew for each figure.
-    if (!jobs.equals(all)) {
-      jobs.setAll(all);
-    }
-    keeping.changed();
-  }
-
-  /** A kept state, worked out; not for the JavaFX thread. */
-  Step step(StoredJob now) {
-    return new Step(now, assessing.of(now.job(), notation.get()), logbook.list());
-  }
-
   /**
    * Changes the job: on screen at once, in the logbook right after, worked out anew after that.
    *
    * @param what the edit in words
    */
   public void edit(String what, UnaryOperator<Job> change) {
-    if (job.get() == null) {
-      return;
-    }
-    Job changed = change.apply(job.get());
-    if (changed.equals(job.get())) {
-      return;
-    }
-    String id = stored.get().id();
-    // What follows does not wait for the disk, nor the disk for what follows. It is begun before
-    // the window shows the change, so that it is there before the window is painted for that.
-    assess(changed);
-    job.set(changed);
-    unsaved++;
-    work.submit(
-        "",
-        progress -> new Kept(logbook.edit(id, what, changed), logbook.list()),
-        kept -> keep(kept.stored(), kept.jobs()));
-  }
-
-  /** A kept state. */
-  private record Kept(StoredJob stored, List<JobHead> jobs) {}
-
-  /** Works out what follows from a job; a newer change goes before an older one. */
-  private void assess(Job changed) {
-    Notation writing = notation.get();
-    int mine = newest.incrementAndGet();
-    assessor.submit(
-        "",
-        progress -> mine == newest.get() ? assessing.of(changed, writing) : null,
-        result -> {
-          if (result != null && mine == newest.get()) {
-            assessment.set(result);
-          }
-        });
+    edits.edit(what, change);
   }
 
   /**
@@ -267,7 +169,7 @@ public final class JobModel implements AutoCloseable {
    */
   public void type(Figure field, String typed) {
     Double value = field.typed(typed, notation.get());
-    Job changed = field.write(job.get(), value, notation.get());
+    Job changed = field.write(jobProperty().get(), value, notation.get());
     edit(field.label(), old -> changed);
   }
 
@@ -278,50 +180,12 @@ public final class JobModel implements AutoCloseable {
 
   /** Takes the last edit back. */
   public void undo() {
-    travel(true);
+    edits.travel(true);
   }
 
   /** Brings the edit again that was taken back. */
   public void redo() {
-    travel(false);
-  }
-
-  private void travel(boolean back) {
-    if (stored.get() == null) {
-      return;
-    }
-    String id = stored.get().id();
-    String what = (back ? stored.get().undo() : stored.get().redo()).orElse("");
-    if (what.isEmpty() && unsaved == 0) {
-      say(back ? "There is nothing to undo." : "There is nothing to redo.");
-      return;
-    }
-    change(
-        "",
-        progress -> {
-          StoredJob now = back ? logbook.undo(id) : logbook.redo(id);
-          assessing.fetch(logbook, now);
-          return new Told(step(now), (back ? "Undone: " : "Done again: ") + what + ".");
-        });
-  }
-
-  /** A kept state, and what to say of it. */
-  record Told(Step step, String words) {}
-
-  /**
-   * Makes a change in the logbook first, and shows it after that.
-   *
-   * @param name what goes on, in words; empty if nobody waits for it
-   */
-  void change(String name, Work.Task<Told> task) {
-    unsaved++;
-    work.submit(
-        name,
-        task,
-        told -> {
-          show(told.step());
-          say(told.words());
-        });
+    edits.travel(false);
   }
 
   /** What each chip of the logbook does. */
@@ -375,16 +239,9 @@ public final class JobModel implements AutoCloseable {
     return logbook;
   }
 
-  /** What was read and judged so far. */
-  Assessing judging() {
-    return assessing;
-  }
-
-  /** A job that just came in, ready to show; not for the JavaFX thread. */
-  Step newcomer(StoredJob now) {
-    logbook.keepSetting("lastJob", now.id());
-    assessing.fetch(logbook, now);
-    return step(now);
+  /** The open job, and every change of it. */
+  JobEdits edits() {
+    return edits;
   }
 
   /** How the window looks. */
@@ -404,9 +261,7 @@ public final class JobModel implements AutoCloseable {
           },
           done -> {});
     }
-    if (job.get() != null) {
-      assess(job.get());
-    }
+    edits.assessAgain();
   }
 
   /** Remembers a setting that belongs to this machine, such as where the window stands. */
@@ -456,19 +311,17 @@ public final class JobModel implements AutoCloseable {
 
   /** How many runs were judged so far. */
   public int runsJudged() {
-    return assessing.judgedRuns();
+    return edits.judging().judgedRuns();
   }
 
   /** Whether everything that was asked for is worked out and kept. */
   public boolean idle() {
-    return !work.busyProperty().get()
-        && !assessor.busyProperty().get()
-        && !reckoning.busyProperty().get();
+    return !work.busyProperty().get() && !edits.assessing() && !reckoning.busyProperty().get();
   }
 
   /** Whether what follows from the job is being worked out. */
   public boolean assessing() {
-    return assessor.busyProperty().get();
+    return edits.assessing();
   }
 
   /** What the logbook's jobs say of the person's own tries; not for the JavaFX thread. */
@@ -493,17 +346,17 @@ public final class JobModel implements AutoCloseable {
 
   /** The job as it is kept, with what undo and redo would do. */
   public ReadOnlyObjectProperty<StoredJob> storedProperty() {
-    return stored.getReadOnlyProperty();
+    return edits.storedProperty();
   }
 
   /** The job as it is on screen. */
   public ReadOnlyObjectProperty<Job> jobProperty() {
-    return job.getReadOnlyProperty();
+    return edits.jobProperty();
   }
 
   /** What follows from the job. */
   public ReadOnlyObjectProperty<Assessment> assessmentProperty() {
-    return assessment.getReadOnlyProperty();
+    return edits.assessmentProperty();
   }
 
   /** The newest line for the shelf. */
@@ -556,7 +409,7 @@ public final class JobModel implements AutoCloseable {
     reckoning.cancelRunning();
     workbench.close();
     reckoning.close();
-    assessor.close();
+    edits.close();
     inquiry.close();
     work.close();
     keeping.close();

@@ -38,19 +38,19 @@ public final class JobOpener {
 
   /** Opens a job. */
   public void open(String id) {
-    opening(id, now -> model.judging().fetch(model.logbook(), now), () -> {});
+    opening(id, now -> model.edits().judging().fetch(model.logbook(), now), () -> {});
   }
 
   /** Opens a job after its logs were read again from the files as they came. */
   public void readAgain(String id) {
-    opening(id, now -> model.judging().readAnew(model.logbook(), now), () -> {});
+    opening(id, now -> model.edits().judging().readAnew(model.logbook(), now), () -> {});
   }
 
   /** Takes a job's last change back, which may have spoilt it, and opens it. */
   public void earlier(String id) {
     opening(
         id,
-        now -> model.judging().fetch(model.logbook(), now),
+        now -> model.edits().judging().fetch(model.logbook(), now),
         () -> {
           try {
             model.logbook().undo(id);
@@ -62,11 +62,11 @@ public final class JobOpener {
 
   /** Opens a job as if it had no logs. */
   public void withoutRuns(String id) {
-    opening(id, model.judging()::forget, () -> {});
+    opening(id, model.edits().judging()::forget, () -> {});
   }
 
   /** A job that opened, or why it did not. */
-  private record Outcome(JobModel.Step step, Trouble trouble) {}
+  private record Outcome(JobEdits.Step step, Trouble trouble) {}
 
   private void opening(String id, Consumer<StoredJob> fetch, Runnable first) {
     Logbook logbook = model.logbook();
@@ -79,7 +79,7 @@ public final class JobOpener {
                 first.run();
                 StoredJob now = logbook.load(id);
                 fetch.accept(now);
-                JobModel.Step step = model.step(now);
+                JobEdits.Step step = model.edits().step(now);
                 logbook.keepSetting("lastJob", id);
                 return new Outcome(step, null);
               } catch (RuntimeException | Error failure) {
@@ -96,9 +96,9 @@ public final class JobOpener {
   }
 
   /** Shows a job; the first one that has an answer shows it in Prove. */
-  private void show(JobModel.Step step) {
+  private void show(JobEdits.Step step) {
     boolean first = model.jobProperty().get() == null;
-    model.show(step);
+    model.edits().show(step);
     if (first && step.assessment().comparison().isPresent()) {
       model.stageProperty().set(Stage.PROVE);
     }
@@ -124,10 +124,10 @@ public final class JobOpener {
             progress -> {
               StoredJob now = logbook.create(look.job(name, terms));
               logbook.keepSetting("lastJob", now.id());
-              return model.step(now);
+              return model.edits().step(now);
             },
             step -> {
-              model.show(step);
+              model.edits().show(step);
               model.stageProperty().set(Stage.WEIGH);
               model.say(
                   "New job \"" + name + "\". Check the figures layer by layer in the section.");

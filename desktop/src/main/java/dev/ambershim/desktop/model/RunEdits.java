@@ -38,13 +38,15 @@ public final class RunEdits {
     }
     String id = model.storedProperty().get().id();
     for (Path file : files) {
-      model.change("reading " + file.getFileName(), progress -> added(id, file, to, progress));
+      model
+          .edits()
+          .change("reading " + file.getFileName(), progress -> added(id, file, to, progress));
     }
     model.stageProperty().set(to == Side.BEFORE ? Stage.BASELINE : Stage.PROVE);
   }
 
   /** Reads a log, judges it, and keeps it with the job; not for the JavaFX thread. */
-  private JobModel.Told added(String id, Path file, Side to, DoubleConsumer progress)
+  private JobEdits.Told added(String id, Path file, Side to, DoubleConsumer progress)
       throws IOException {
     Logbook logbook = model.logbook();
     String name = file.getFileName().toString();
@@ -60,15 +62,15 @@ public final class RunEdits {
           "Begin a second job for the next ones.");
     }
     if (now.job().runs(to).stream().anyMatch(r -> r.sha256().equals(hash))) {
-      return new JobModel.Told(
-          model.step(now), name + " is already among the runs " + to.words() + ".");
+      return new JobEdits.Told(
+          model.edits().step(now), name + " is already among the runs " + to.words() + ".");
     }
     RunEntry run = RunEntry.of(to, name, hash).withRoles(ShapeRoles.recall(logbook, log));
-    model.judging().judge(run, log);
+    model.edits().judging().judge(run, log);
     logbook.files().attach(new Attachment(hash, name, bytes), Optional.of(log));
-    model.judging().take(hash, log);
+    model.edits().judging().take(hash, log);
     StoredJob kept = logbook.edit(id, "run " + to.words() + ": " + name, now.job().withRun(run));
-    return new JobModel.Told(model.step(kept), Message.told(name, to, log));
+    return new JobEdits.Told(model.edits().step(kept), Message.told(name, to, log));
   }
 
   /** Takes a run out of the job. */
@@ -89,7 +91,7 @@ public final class RunEdits {
   /** Says what a column of a run is. */
   public void setRole(int index, String channel, Role role) {
     String hash = model.jobProperty().get().runs().get(index).sha256();
-    model.traffic().remember(model.judging().log(hash), channel, role);
+    model.traffic().remember(model.edits().judging().log(hash), channel, role);
     model.edit(
         "column " + channel + " is " + role.words(),
         old -> old.withRun(index, old.runs().get(index).withRole(channel, role)));

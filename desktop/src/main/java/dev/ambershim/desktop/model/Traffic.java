@@ -5,6 +5,7 @@ import dev.ambershim.core.job.JobMerge;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.plan.ShelfItem;
+import dev.ambershim.core.runs.reading.LogReader;
 import dev.ambershim.core.runs.reading.Role;
 import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
@@ -23,6 +24,7 @@ import dev.ambershim.logbook.store.ShapeRoles;
 import dev.ambershim.logbook.store.Shelf;
 import dev.ambershim.logbook.store.StoredJob;
 import dev.ambershim.logbook.store.WholeFile;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -33,6 +35,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
 
 /** What goes out of the logbook as files, and what comes in as bundles; all on the line of work. */
 public final class Traffic {
@@ -168,9 +171,15 @@ public final class Traffic {
             done -> {});
   }
 
-  /** The roles that were said for logs of this shape. Call on a line of work. */
-  public Map<String, Role> recalled(RunLog log) {
-    return ShapeRoles.recall(model.logbook(), log);
+  /**
+   * A log that is kept with no job as a run, with the roles that were said for logs of its shape.
+   * Call on a line of work.
+   *
+   * @throws dev.ambershim.core.base.Problem if it cannot be read
+   */
+  public RunLog log(Path file, DoubleConsumer progress) throws IOException {
+    RunLog log = LogReader.read(file.getFileName().toString(), LogFiles.read(file), progress);
+    return log.withRoles(ShapeRoles.recall(model.logbook(), log));
   }
 
   /** The person's series. Call on a line of work. */
@@ -244,7 +253,7 @@ public final class Traffic {
                     .getBytes(StandardCharsets.UTF_8)));
   }
 
-  private record Newcomer(JobModel.Step step, Optional<JobMerge> joined) {}
+  private record Newcomer(JobEdits.Step step, Optional<JobMerge> joined) {}
 
   /** Takes a bundle in, as a new job or into the copy of it that is here, and opens it. */
   public void readBundle(Path source) {
@@ -257,10 +266,10 @@ public final class Traffic {
             "taking in the bundle",
             progress -> {
               JobBundle.Taken taken = JobBundle.read(model.logbook(), source);
-              return new Newcomer(model.newcomer(taken.stored()), taken.joined());
+              return new Newcomer(model.edits().newcomer(taken.stored()), taken.joined());
             },
             came -> {
-              model.show(came.step());
+              model.edits().show(came.step());
               String title = "\"" + came.step().stored().job().title() + "\"";
               model.say(
                   came.joined()

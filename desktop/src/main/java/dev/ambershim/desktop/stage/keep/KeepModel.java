@@ -7,8 +7,6 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.core.job.OwnJoint;
 import dev.ambershim.core.job.RunResult;
-import dev.ambershim.core.runs.reading.LogReader;
-import dev.ambershim.core.runs.reading.RunLog;
 import dev.ambershim.core.stage.Assessment;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.keep.CheckReading;
@@ -112,11 +110,8 @@ final class KeepModel {
         .work()
         .submit(
             "reading " + name,
-            progress -> {
-              RunLog log = LogReader.read(name, LogFiles.read(file), progress);
-              RunLog said = log.withRoles(shell.traffic().recalled(log));
-              return CheckReading.of(said, room, typed, day(file));
-            },
+            progress ->
+                CheckReading.of(shell.traffic().log(file, progress), room, typed, day(file)),
             check -> {
               if (shell.storedProperty().get() != null
                   && shell.storedProperty().get().id().equals(id)) {

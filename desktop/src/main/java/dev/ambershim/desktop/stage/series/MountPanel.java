@@ -169,7 +169,7 @@ final class MountPanel extends Column {
             ? OptionalDouble.empty()
             : OptionalDouble.of(
                 shell.notationProperty().get().read(room.getText(), Unit.CELSIUS, "room"));
-    model.take(file, air, note.getText());
+    model.runs().take(file, air, note.getText());
     note.clear();
   }
 

@@ -3,17 +3,10 @@ package dev.ambershim.desktop.stage.series;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
-import dev.ambershim.core.job.KeptCheck;
-import dev.ambershim.core.job.RunResult;
 import dev.ambershim.core.plan.OwnPaste;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.plan.ShelfItem;
 import dev.ambershim.core.plan.Supply;
-import dev.ambershim.core.runs.judging.Judging;
-import dev.ambershim.core.runs.judging.RunAnalysis;
-import dev.ambershim.core.runs.reading.LogReader;
-import dev.ambershim.core.runs.reading.RunLog;
-import dev.ambershim.core.stage.keep.CheckReading;
 import dev.ambershim.core.stage.keep.OwnAgeing;
 import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.core.stage.series.SeriesAnswer;
@@ -21,16 +14,7 @@ import dev.ambershim.core.stage.series.SeriesKnown;
 import dev.ambershim.core.stage.series.SeriesPlan;
 import dev.ambershim.core.stage.series.SeriesTerms;
 import dev.ambershim.core.stage.series.SeriesTimes;
-import dev.ambershim.desktop.model.AwaitedRun;
 import dev.ambershim.desktop.model.JobModel;
-import dev.ambershim.logbook.formats.ScheduleCalendar;
-import dev.ambershim.logbook.report.Report;
-import dev.ambershim.logbook.report.ReportFiles;
-import dev.ambershim.logbook.report.SeriesReport;
-import dev.ambershim.logbook.store.LogFiles;
-import dev.ambershim.logbook.store.WholeFile;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -62,12 +46,11 @@ final class SeriesModel {
       new ReadOnlyObjectWrapper<>(OptionalDouble.empty());
   private final ReadOnlyStringWrapper notInTime = new ReadOnlyStringWrapper("");
   private final SeriesHistory history = new SeriesHistory();
-  private final Runnable shownAgain;
   private Map<String, List<OwnAgeing.Seen>> aged = Map.of();
-  private final AwaitedRun awaited;
+  private final SeriesRuns runs;
+  private final SeriesFiles files;
   private int asked;
   private int changes;
-  private boolean mountComing;
 
   /**
    * A model of the shell's logbook.
@@ -76,8 +59,8 @@ final class SeriesModel {
    */
   SeriesModel(JobModel shell, Runnable shownAgain) {
     this.shell = shell;
-    this.shownAgain = shownAgain;
-    awaited = new AwaitedRun(shell, this::takeRun);
+    runs = new SeriesRuns(shell, this, shownAgain);
+    files = new SeriesFiles(shell, this);
     shell.notationProperty().addListener((o, was, is) -> judge());
   }
 
@@ -307,155 +290,22 @@ final class SeriesModel {
             : "Weigh reckons with " + paste.from() + ".");
   }
 
-  /** Takes a log of a settled load as the mount that is due. */
-  void take(Path file, OptionalDouble room, String note) {
-    Series.Due due = due();
-    Series of = shown.get();
-    String name = file.getFileName().toString();
-    shell
-        .work()
-        .submit(
-            "reading " + name,
-            progress -> {
-              RunLog log = LogReader.read(name, LogFiles.read(file), progress);
-              KeptCheck told =
-                  CheckReading.of(
-                      log.withRoles(shell.traffic().recalled(log)),
-                      room,
-                      Judging.USUAL_TYPED_ROOM_KELVIN,
-                      LocalDate.EPOCH);
-              if (told.from() != KeptCheck.From.RUN) {
-                throw new Problem(
-                    "series.log",
-                    Place.file(name),
-                    "Its load is not steady, so it is no mount's run.",
-                    "Load all cores until the temperatures hold, and log that.");
-              }
-              return told;
-            },
-            told -> {
-              if (of.equals(shown.get())) {
-                change(
-                    of.with(
-                        new Series.Made(
-                            due.candidate(),
-                            due.block(),
-                            told.riseKelvin(),
-                            told.watts(),
-                            room.isPresent() ? (Double) room.getAsDouble() : null,
-                            "",
-                            note)));
-                shell.say(name + " is the mount of " + due.candidate() + ".");
-              }
-            });
+  /** Runs that are mounts of it. */
+  SeriesRuns runs() {
+    return runs;
+  }
+
+  /** What is written of it. */
+  SeriesFiles files() {
+    return files;
   }
 
   /**
-   * Runs that were just conducted are the mount that is due, apart from the job's proof. However
-   * many plateaus they are, they are of one seating, so the first that can be judged is the mount.
+   * The mount that is due.
+   *
+   * @throws Problem {@code series.done} if none is
    */
-  void coming(int runs) {
-    mountComing = true;
-    awaited.coming(runs);
-  }
-
-  private void takeRun(RunResult run) {
-    Optional<Series.Due> due = Optional.ofNullable(shown.get()).flatMap(Series::next);
-    Optional<RunAnalysis> fit =
-        run.analysis().filter(a -> a.unfit().isEmpty() && a.hasRoom() && a.powerWatts() > 0);
-    if (shown.get() == null || (mountComing && due.isEmpty())) {
-      return;
-    }
-    String name = "series " + shown.get().name();
-    shell.edit(name, job -> job.withRun(run.index(), run.entry().inState(name)));
-    if (!mountComing) {
-      return;
-    }
-    if (fit.isEmpty()) {
-      shell.say("This run cannot be judged, so it is no mount. Run it again.");
-      shownAgain.run();
-      return;
-    }
-    mountComing = false;
-    RunAnalysis told = fit.get();
-    change(
-        shown
-            .get()
-            .with(
-                new Series.Made(
-                        due.get().candidate(),
-                        due.get().block(),
-                        told.riseKelvin(),
-                        told.powerWatts(),
-                        told.roomCelsius(),
-                        "",
-                        "")
-                    .checked()));
-    shell.say("That was the mount of " + due.get().candidate() + ".");
-    shownAgain.run();
-  }
-
-  /** Writes the answer with its pictures. */
-  void report(Path target) {
-    answer
-        .get()
-        .ifPresent(
-            told -> {
-              Series now = shown.get();
-              Notation writing = notation();
-              shell
-                  .traffic()
-                  .write(
-                      "series",
-                      target,
-                      () ->
-                          ReportFiles.write(
-                              SeriesReport.of(told, writing, now, shell.traffic()::photo), target));
-            });
-  }
-
-  /** Writes the order as a card for the bench. */
-  void card(Path target) {
-    Series now = shown.get();
-    shell
-        .traffic()
-        .write(
-            "card",
-            target,
-            () ->
-                ReportFiles.write(
-                    SeriesReport.card(now.name(), now.blocks(), now.watch()), target));
-  }
-
-  /** Writes the mounts that are left as a calendar with reminders. */
-  void calendar(Path target) {
-    Series now = shown.get();
-    times
-        .get()
-        .ifPresent(
-            t ->
-                shell
-                    .traffic()
-                    .write(
-                        "calendar",
-                        target,
-                        () ->
-                            WholeFile.write(
-                                target,
-                                ScheduleCalendar.of(
-                                    t.schedule(),
-                                    "series-" + Report.fileName(now.name()),
-                                    now.name(),
-                                    shell.workbench().now()))));
-  }
-
-  /** Writes the mounts as a table. */
-  void table(Path target) {
-    byte[] csv = shown.get().csv().getBytes(StandardCharsets.UTF_8);
-    shell.traffic().write("mounts", target, () -> WholeFile.write(target, csv));
-  }
-
-  private Series.Due due() {
+  Series.Due due() {
     return Optional.ofNullable(shown.get())
         .flatMap(Series::next)
         .orElseThrow(
@@ -467,7 +317,8 @@ final class SeriesModel {
                     "Plan another series for more of them."));
   }
 
-  private void change(Series now) {
+  /** Keeps the series that is shown as it is now; it can be undone. */
+  void change(Series now) {
     if (now.equals(shown.get())) {
       return;
     }

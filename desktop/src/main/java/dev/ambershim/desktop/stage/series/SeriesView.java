@@ -164,24 +164,24 @@ public final class SeriesView implements Inquiry {
           button(
               "series-report",
               "Write a report",
-              () -> files.seriesTarget(now.name()).ifPresent(model::report)));
+              () -> files.seriesTarget(now.name()).ifPresent(model.files()::report)));
     }
     buttons.add(
         button(
             "series-table",
             "Write the mounts as a table",
-            () -> files.mountsTarget(now.name()).ifPresent(model::table)));
+            () -> files.mountsTarget(now.name()).ifPresent(model.files()::table)));
     buttons.add(
         button(
             "series-card",
             "Write a card for the bench",
-            () -> files.seriesTarget(now.name() + " card").ifPresent(model::card)));
+            () -> files.seriesTarget(now.name() + " card").ifPresent(model.files()::card)));
     if (now.next().isPresent()) {
       buttons.add(
           button(
               "series-calendar",
               "Write reminders",
-              () -> files.mountTimesTarget(now.name()).ifPresent(model::calendar)));
+              () -> files.mountTimesTarget(now.name()).ifPresent(model.files()::calendar)));
     }
     return new FlowPane(10, 6, buttons.toArray(new Node[0]));
   }
@@ -227,7 +227,7 @@ public final class SeriesView implements Inquiry {
     if (shell.jobProperty().get() == null) {
       mount.say("Open a job of this chip first: its runs are kept there.");
     } else if (model.shownProperty().get() != null) {
-      ConductSheet.open(shell, desk, Side.AFTER, model::coming);
+      ConductSheet.open(shell, desk, Side.AFTER, model.runs()::coming);
     }
   }
 

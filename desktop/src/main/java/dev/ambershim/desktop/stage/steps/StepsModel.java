@@ -3,9 +3,8 @@ package dev.ambershim.desktop.stage.steps;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import dev.ambershim.core.physics.dosing.Bar;
+import dev.ambershim.core.plan.Barrier;
 import dev.ambershim.core.plan.ChipState;
-import dev.ambershim.core.plan.Evidence;
 import dev.ambershim.core.plan.Kit;
 import dev.ambershim.core.plan.Mishap;
 import dev.ambershim.core.plan.Phase;
@@ -214,80 +213,10 @@ public final class StepsModel {
         .findFirst();
   }
 
-  /**
-   * Why the step cannot be called done yet, if so: a step before it, a wait that is not over, its
-   * own check.
-   */
-  Optional<String> barrier() {
+  /** What holds the step up that is shown, at this moment. */
+  Barrier barrier() {
     Shown now = shown.get();
-    if (now.entry().done()) {
-      return Optional.empty();
-    }
-    // What must never meet is not to be overridden.
-    Optional<Bar> bar = now.plan().bar(now.step());
-    if (bar.isPresent()) {
-      return Optional.of("Stop. " + bar.get().sentence());
-    }
-    if (!now.entry().overridden().isEmpty()) {
-      return Optional.empty();
-    }
-    for (String id : now.step().after()) {
-      if (!now.log().entry(id).done()) {
-        return Optional.of("First comes \"" + now.plan().step(id).orElseThrow().title() + "\".");
-      }
-    }
-    return wait(now).or(() -> check(now));
-  }
-
-  /** What the step waits for, if for anything. */
-  Optional<String> waiting() {
-    Shown now = shown.get();
-    boolean first = now.log().done().containsAll(now.step().after());
-    return now.entry().done() || !first ? Optional.empty() : wait(now);
-  }
-
-  private Optional<String> wait(Shown now) {
-    for (String id : now.step().after()) {
-      Optional<Wait> wait = now.plan().step(id).flatMap(PlanStep::passes);
-      if (wait.isPresent()) {
-        double left = wait.get().span().low() - minutesSince(now.log(), id);
-        if (left > 0) {
-          return Optional.of(
-              "Not yet: "
-                  + wait.get().what()
-                  + ", "
-                  + Notation.minutes(Math.ceil(left))
-                  + " more at least.");
-        }
-      }
-    }
-    return Optional.empty();
-  }
-
-  /** Minutes that a step's wait has had; without end once its timer was put away. */
-  private double minutesSince(WorkLog log, String id) {
-    Optional<StepTimer> timer = log.timer(id);
-    if (timer.isPresent()) {
-      return timer.get().endedAt() != null
-          ? Double.POSITIVE_INFINITY
-          : bench.moment().since(timer.get().begun()).seconds() / 60;
-    }
-    return (bench.now().toEpochMilli() - log.entry(id).doneAt().toEpochMilli()) / 60_000.0;
-  }
-
-  private static Optional<String> check(Shown now) {
-    return now.step()
-        .hold()
-        .filter(h -> !now.entry().passes(h))
-        .map(h -> "Hold point: it asks for " + h.evidence().words() + ".");
-  }
-
-  /** Whether what is missing is something to type. */
-  Optional<Evidence> missingEvidence() {
-    Shown now = shown.get();
-    return now.entry().done() || !now.entry().overridden().isEmpty() || wait(now).isPresent()
-        ? Optional.empty()
-        : now.step().hold().filter(h -> !now.entry().passes(h)).map(h -> h.evidence());
+    return new Barrier(now.plan(), now.log(), now.step(), bench.moment());
   }
 
   /** Calls the step done and goes on; says what is missing if it cannot be. */
@@ -297,7 +226,7 @@ public final class StepsModel {
       forward(now);
       return;
     }
-    Optional<String> barrier = barrier();
+    Optional<String> barrier = barrier().why();
     if (barrier.isPresent()) {
       said.set(barrier.get());
       return;

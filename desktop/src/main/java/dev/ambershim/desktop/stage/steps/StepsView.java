@@ -6,7 +6,6 @@ import dev.ambershim.core.physics.assembly.Build;
 import dev.ambershim.core.picture.SectionPicture;
 import dev.ambershim.core.picture.StepPicture;
 import dev.ambershim.core.plan.ChipState;
-import dev.ambershim.core.plan.Evidence;
 import dev.ambershim.core.plan.Hold;
 import dev.ambershim.core.plan.PlanStep;
 import dev.ambershim.core.plan.StepEntry;
@@ -14,10 +13,8 @@ import dev.ambershim.core.plan.Trouble;
 import dev.ambershim.core.stage.Lesson;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Ticking;
-import dev.ambershim.desktop.stage.steps.EntryLine.Question;
 import dev.ambershim.desktop.stage.steps.StepKeys.Action;
 import dev.ambershim.desktop.stage.steps.StepsModel.Shown;
-import dev.ambershim.desktop.widget.Camera;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
@@ -27,18 +24,13 @@ import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.desktop.widget.Thumbnails;
 import dev.ambershim.desktop.widget.TimerChips;
 import java.io.File;
-import java.util.List;
 import java.util.Optional;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextInputControl;
-import javafx.scene.image.Image;
-import javafx.scene.input.Clipboard;
 import javafx.scene.input.DragEvent;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
@@ -60,11 +52,7 @@ public final class StepsView implements StepsScreen {
   /** The words take one half of the screen, the pictures the other. */
   private static final double PICTURE_SHARE = 0.47;
 
-  private static final String KEYS = "benchKeys";
-  private static final String PHOTOS = "photoFolder";
-
   private final JobModel shell;
-  private final Desk window;
   private final StepsModel model;
   private final BorderPane root = new BorderPane();
   private final Label place = Labels.line("", "bench-quiet");
@@ -84,17 +72,14 @@ public final class StepsView implements StepsScreen {
   private final VBox side = new Column(14);
   private final EntryLine entry = new EntryLine(root::requestFocus);
   private final RescuePane rescue;
-  private StepKeys keys = StepKeys.USUAL;
-  private String initials = "";
-  private String folder = "";
+  private final Hands hands;
   private String stepShown = "";
-  private boolean acting;
 
   /** The bench of a window. */
   public StepsView(JobModel shell, Desk window) {
     this.shell = shell;
-    this.window = window;
     model = new StepsModel(shell);
+    hands = new Hands(shell, window, model, entry, this::toggleWhy, this::refresh);
     rescue = new RescuePane(model.rescue());
     photos = new Thumbnails(shell.workbench(), 110);
     root.getStyleClass().add("bench");
@@ -150,11 +135,11 @@ public final class StepsView implements StepsScreen {
     root.addEventFilter(
         KeyEvent.KEY_TYPED,
         e -> {
-          if (acting) {
+          if (hands.acting()) {
             e.consume();
           }
         });
-    root.addEventFilter(KeyEvent.KEY_RELEASED, e -> acting = false);
+    root.addEventFilter(KeyEvent.KEY_RELEASED, e -> hands.released());
     root.setOnDragOver(StepsView::hanging);
     root.setOnDragDropped(this::dropped);
     root.setOnMousePressed(e -> root.requestFocus());
@@ -196,16 +181,7 @@ public final class StepsView implements StepsScreen {
 
   @Override
   public void enter() {
-    shell
-        .workbench()
-        .setting(
-            KEYS,
-            text -> {
-              keys = StepKeys.of(text);
-              refresh();
-            });
-    shell.workbench().setting("initials", text -> initials = text);
-    shell.workbench().setting(PHOTOS, this::watch);
+    hands.enter();
     model.enter();
     show(why, false);
     refresh();
@@ -218,12 +194,6 @@ public final class StepsView implements StepsScreen {
     model.unwatch();
     model.rescue().close();
     model.leave();
-  }
-
-  /** Watches a folder for photos, if it is one. */
-  private void watch(String path) {
-    folder = path;
-    model.watch(path);
   }
 
   private static void show(Node node, boolean on) {
@@ -311,13 +281,13 @@ public final class StepsView implements StepsScreen {
       return;
     }
     // What holds the step up comes before what was said last.
-    String said = model.waiting().orElse(model.saidProperty().get());
+    String said = model.barrier().waiting().orElse(model.saidProperty().get());
     if (said.isEmpty() && now.entry().done()) {
       said =
           "Done. "
-              + keys.name(Action.NEXT)
+              + hands.keys().name(Action.NEXT)
               + " goes on, "
-              + keys.name(Action.REOPEN)
+              + hands.keys().name(Action.REOPEN)
               + " opens it again.";
     }
     if (said.isEmpty()) {
@@ -340,7 +310,7 @@ public final class StepsView implements StepsScreen {
           };
       if (useful) {
         line.append(line.isEmpty() ? "" : "   ")
-            .append(keys.name(action))
+            .append(hands.keys().name(action))
             .append("  ")
             .append(action.words());
       }
@@ -388,152 +358,12 @@ public final class StepsView implements StepsScreen {
 
   @Override
   public boolean key(KeyEvent event) {
-    if (model.shownProperty().get() == null) {
-      return false;
-    }
-    if (entry.open()) {
-      if (event.getCode() == KeyCode.ESCAPE) {
-        entry.close();
-        return true;
-      }
-      // What is being typed belongs to the line.
-      return false;
-    }
-    if (event.isShortcutDown()) {
-      return shortcut(event);
-    }
-    if (model.rescue().isOpen()) {
-      acting = rescued(event.getCode());
-      return acting;
-    }
-    if (event.getTarget() instanceof TextInputControl || event.isAltDown()) {
-      return false;
-    }
-    Optional<Action> asked = keys.action(event.getCode());
-    acting = asked.isPresent();
-    asked.ifPresent(this::act);
-    return acting;
+    return hands.key(event);
   }
 
-  private boolean shortcut(KeyEvent event) {
-    if (event.getCode() == KeyCode.K) {
-      StepKeysSheet.open(
-          window,
-          keys,
-          other -> {
-            keys = other;
-            shell.workbench().keepSetting(KEYS, other.text());
-            refresh();
-          },
-          folder,
-          other -> {
-            shell.workbench().keepSetting(PHOTOS, other);
-            watch(other);
-          });
-      return true;
-    }
-    if (event.getCode() == KeyCode.V && Clipboard.getSystemClipboard().hasImage()) {
-      Image image = Clipboard.getSystemClipboard().getImage();
-      model.pasted(Camera.png(image));
-      return true;
-    }
-    return false;
-  }
-
-  private void act(Action asked) {
-    switch (asked) {
-      case NEXT -> goOn();
-      case BACK -> model.back();
-      case TIMER -> model.timer();
-      case PHOTO -> model.photos(window.files().photos());
-      case NOTE ->
-          entry.ask(
-              List.of(new Question("Note", model.shownProperty().get().entry().note(), true)),
-              a -> model.note(a.get(0)));
-      case WHY -> {
-        show(why, !why.isVisible());
-        fillWhy(model.shownProperty().get());
-      }
-      case MISHAP -> model.rescue().open();
-      case PASS -> pass();
-      case REOPEN -> model.reopen();
-      case MUTE -> mute();
-    }
-  }
-
-  /** A key while a way out is on the screen. */
-  private boolean rescued(KeyCode code) {
-    if (code == KeyCode.ESCAPE) {
-      model.rescue().close();
-      return true;
-    }
-    if (code == KeyCode.DIGIT0 || code == KeyCode.NUMPAD0) {
-      model.rescue().close();
-      entry.ask(
-          EntryLine.mishap(), a -> model.mishap(a.get(0), EntryLine.harm(a.get(1)), a.get(2)));
-      return true;
-    }
-    if (code == KeyCode.BACK_SPACE) {
-      return model.rescue().back();
-    }
-    if (keys.action(code).filter(a -> a == Action.NEXT).isPresent()) {
-      model.endRescue();
-      return true;
-    }
-    if (!code.isLetterKey()) {
-      return false;
-    }
-    char letter = code.getName().charAt(0);
-    return model.rescue().pick(letter)
-        || ((letter == 'Y' || letter == 'N') && model.rescue().answer(letter == 'Y'));
-  }
-
-  private void mute() {
-    boolean silent = !shell.workbench().timers().mutedProperty().get();
-    shell.workbench().timers().mute(silent);
-    model.say(silent ? "The bell is muted." : "The bell rings again.");
-  }
-
-  private void pass() {
-    if (model.barrier().isEmpty()) {
-      model.say("This step has no check that has to be passed.");
-      return;
-    }
-    entry.ask(
-        List.of(new Question("Why without the check? The report shows it.", "", false)),
-        a -> model.pass(a.get(0)));
-  }
-
-  /** Goes on, or asks for what is missing. */
-  private void goOn() {
-    Optional<Evidence> missing = model.missingEvidence();
-    model.next();
-    if (shell.readOnly() || missing.isEmpty()) {
-      return;
-    }
-    Hold hold = model.shownProperty().get().step().hold().orElseThrow();
-    switch (missing.get()) {
-      case TICK ->
-          entry.ask(
-              List.of(new Question("If yes, your initials:", initials, false)),
-              a -> {
-                initials = a.get(0);
-                model.initials(a.get(0));
-                model.say("");
-              });
-      case READING ->
-          entry.ask(
-              List.of(new Question("If yes, " + hold.reading() + ":", "", false)),
-              a -> {
-                model.reading(a.get(0));
-                model.say("");
-              });
-      case PHOTO ->
-          model.say(
-              "Hold point: it asks for a photo. "
-                  + keys.name(Action.PHOTO)
-                  + " picks one, Ctrl+V pastes one, or drop it here.");
-    }
+  private void toggleWhy() {
+    show(why, !why.isVisible());
+    fillWhy(model.shownProperty().get());
   }
 
   private static void hanging(DragEvent e) {
