@@ -31,6 +31,9 @@ record Difference(
     double mountScatter,
     boolean mountsMeasured,
     String words) {
+  /** From here on Student's factor is the normal one to five digits. */
+  private static final double MOST_FREEDOM = 1e5;
+
   /**
    * The difference of a figure.
    *
@@ -100,14 +103,21 @@ record Difference(
   }
 
   /**
-   * The interval of the change.
+   * The interval of the change. What else is in doubt is known in size, so it counts with endless
+   * degrees of freedom (JCGM 100:2008, G.4.1).
    *
-   * @param more half-width of what else is in doubt, independent of the noise
+   * @param open standard deviation of what else is in doubt, independent of the noise
    * @param shift a bias of unknown side that was not corrected, at most
    */
-  Interval interval(double level, double more, double shift) {
-    double half = standardError * BatchMeans.quantile(degreesOfFreedom, level);
-    return Interval.around(change, Math.hypot(half, more) + shift, level);
+  Interval interval(double level, double open, double shift) {
+    double variance = standardError * standardError;
+    double all = variance + open * open;
+    double freedom =
+        variance > 0
+            ? Math.min(MOST_FREEDOM, degreesOfFreedom * Math.pow(all / variance, 2))
+            : MOST_FREEDOM;
+    return Interval.around(
+        change, Math.sqrt(all) * BatchMeans.quantile(freedom, level) + shift, level);
   }
 
   /** One side's sums. */

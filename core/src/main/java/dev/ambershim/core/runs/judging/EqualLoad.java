@@ -38,10 +38,10 @@ public final class EqualLoad {
   private static final double LOAD_POINTS = 5;
 
   /**
-   * Share of a correction that is left open. Silicon conducts worse as it gets hotter, which makes
-   * the rise's exponent 1.005 to 1.07 on usual chips at 80 to 200 W; power that is missing in the
-   * cores alone adds 0.004 to 0.02, solved in full. Where a hub die keeps its heat that is 0.12 to
-   * 0.14, which a run does not tell.
+   * Share of a correction that is left open, at 95 %. Silicon conducts worse as it gets hotter,
+   * which makes the rise's exponent 1.005 to 1.07 on usual chips at 80 to 200 W; power that is
+   * missing in the cores alone adds 0.004 to 0.02, solved in full. Where a hub die keeps its heat
+   * that is 0.12 to 0.14, which a run does not tell.
    */
   public static final double OPEN_SHARE = 0.1;
 
@@ -210,21 +210,21 @@ public final class EqualLoad {
   }
 
   /**
-   * What the conditions leave open of a figure, as the half-width of its interval: part of the
-   * correction of power, and a typed room's own error.
+   * What the conditions leave open of a figure, as a standard deviation: part of the correction of
+   * power, and a typed room's own error.
    *
    * @param after the figure after the work
    */
   double open(Figure figure, double after) {
     if (figure == Figure.RESISTANCE) {
       // By power already, so nothing was corrected; the room counts in it all the same.
-      return typedRoom() / a.powerWatts();
+      return typedKelvin / a.powerWatts();
     }
     double correction =
         Math.hypot(
-            OPEN_SHARE * Math.abs((factor - 1) * after),
-            uncorrected ? 0 : NINETEEN_OF_TWENTY * powerError * Math.abs(after));
-    return overRoom(figure) ? Math.hypot(correction, typedRoom()) : correction;
+            OPEN_SHARE / NINETEEN_OF_TWENTY * Math.abs((factor - 1) * after),
+            uncorrected ? 0 : powerError * Math.abs(after));
+    return overRoom(figure) ? Math.hypot(correction, typedKelvin) : correction;
   }
 
   /**
@@ -248,10 +248,6 @@ public final class EqualLoad {
   /** Whether a figure counts from the room, where that is known. */
   private static boolean overRoom(Figure figure) {
     return figure == Figure.RISE || figure == Figure.HOTTEST || figure == Figure.PACKAGE;
-  }
-
-  private double typedRoom() {
-    return NINETEEN_OF_TWENTY * typedKelvin;
   }
 
   private String both(ToDoubleFunction<SideSummary> figure, Unit unit) {

@@ -11,7 +11,7 @@ import dev.ambershim.core.runs.protocol.Protocol;
 import java.util.Arrays;
 import java.util.List;
 
-/** A conducted run as it goes: its phases along time, and the hottest core up to now. */
+/** A conducted run as it goes: its phases along time, and the hottest sensor up to now. */
 public final class LivePicture {
   private static final double LEFT = 46;
   private static final double TOP = 20;
@@ -25,7 +25,7 @@ public final class LivePicture {
    * Draws the run.
    *
    * @param seconds time of each sample so far; read only
-   * @param hottest hottest core of each, °C; read only
+   * @param hottest hottest sensor of each, °C; read only
    * @param count how many samples there are
    */
   public static Picture of(
@@ -78,11 +78,14 @@ public final class LivePicture {
       pen.words(x, height - 6, minutes + " min", Tone.QUIET, 11, anchor);
     }
     trace(pen, seconds, hottest, count, perSecond, perKelvin, base);
-    double now = count == 0 ? 0 : hottest[count - 1];
     return pen.picture(
         width,
         height,
-        "The run so far: hottest core " + notation.text(now, Unit.CELSIUS) + " now.");
+        count == 0
+            ? "The run has no reading yet."
+            : "The run so far: hottest sensor "
+                + notation.text(hottest[count - 1], Unit.CELSIUS)
+                + " now.");
   }
 
   private static void trace(

@@ -103,7 +103,7 @@ public final class LiveModel {
     hottest[count++] = now.hottestCelsius();
   }
 
-  /** Time and hottest core of all samples so far. */
+  /** Time and hottest sensor of all samples so far. */
   public synchronized double[][] trace() {
     return new double[][] {Arrays.copyOf(seconds, count), Arrays.copyOf(hottest, count)};
   }
