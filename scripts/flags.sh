@@ -28,7 +28,15 @@ if grep -qE '\[(always|madvise)\]' /sys/kernel/mm/transparent_hugepage/enabled 2
 fi
 
 # Commands take what memory they need at once; a window starts small.
-large=(-XX:+UseParallelGC -Xms1g)
+large() {
+  flags+=(-XX:+UseParallelGC -Xms1g)
+  # One steady solution is there before the second compiler is done with its code: until then it
+  # only takes a core away, and the first one measures for it. Many cells or times are worth it.
+  case " $* " in
+    *" --cells"* | *" --power"*) ;;
+    " solve "*) flags+=(-XX:TieredStopAtLevel=1) ;;
+  esac
+}
 small=(-XX:+UseSerialGC -Xms256m -Xmn128m)
 
 # Whether a command line opens a window.

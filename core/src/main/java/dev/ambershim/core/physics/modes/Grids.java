@@ -24,7 +24,7 @@ import org.hipparchus.linear.RealMatrix;
  * A stack on grids that differ only in how often every cell is cut, and what they show together.
  */
 final class Grids {
-  /** Into how many parts the cells of each grid are cut along each axis. */
+  /** Into how many parts the cells of each grid are cut along each axis, to begin with. */
   private static final int[] PARTS = {2, 3, 4};
 
   /** On the difference of two extrapolations. */
@@ -32,6 +32,9 @@ final class Grids {
 
   /** Of the distance from the finest grid to the extrapolation. */
   private static final double REACH_SHARE = 0.15;
+
+  /** Likewise where heat crowds in a skin, and the steps between grids are not even. */
+  private static final double CROWDED_SHARE = 0.6;
 
   /** Of the rise: rounding and residual together stay below. */
   private static final double FLOOR = 1e-5;
@@ -52,10 +55,12 @@ final class Grids {
 
   private final List<SteadyBoxes> live = new ArrayList<>();
   private final List<BoxField> fields = new ArrayList<>();
-  private final int[] parts;
+  private int[] parts;
+  private final double fine;
   private final double tolerance;
   private final Team team;
   private Sources sources;
+  private boolean crowded;
 
   /**
    * Lays the grids.
@@ -66,6 +71,7 @@ final class Grids {
    */
   Grids(StackCase stack, double fine, double tolerance, Team team) {
     this.team = team;
+    this.fine = fine;
     this.tolerance = tolerance;
     parts = PARTS;
     SteadyBoxes[] laid = new SteadyBoxes[parts.length];
@@ -78,8 +84,9 @@ final class Grids {
     team.tasks(count, i -> work.accept(count - 1 - i));
   }
 
-  private Grids(List<SteadyBoxes> live, double tolerance, int... parts) {
+  private Grids(List<SteadyBoxes> live, double fine, double tolerance, int... parts) {
     team = Team.alone();
+    this.fine = fine;
     this.tolerance = tolerance;
     this.live.addAll(live);
     this.parts = parts.clone();
@@ -87,12 +94,12 @@ final class Grids {
 
   /** The two coarser grids alone, as they stand: quicker, and without an error of their own. */
   Grids coarserPair() {
-    return new Grids(live.subList(0, 2), tolerance, parts[0], parts[1]);
+    return new Grids(live.subList(0, 2), fine, tolerance, parts[0], parts[1]);
   }
 
   /** The same grids with solutions of their own, which begin where these stand. */
   Grids fork() {
-    return new Grids(live.stream().map(SteadyBoxes::fork).toList(), tolerance, parts);
+    return new Grids(live.stream().map(SteadyBoxes::fork).toList(), fine, tolerance, parts);
   }
 
   /** About how many contact cells the finest grid would have. */
@@ -120,6 +127,29 @@ final class Grids {
         });
     fields.clear();
     fields.addAll(Arrays.asList(found));
+    crowded = Skins.crowd(stack, finest().boxes());
+    sources = null;
+  }
+
+  /**
+   * Solves on one more grid, whose cells are finer than those of the finest by a factor, or more by
+   * as much as whole parts ask.
+   *
+   * @throws dev.ambershim.core.base.Problem {@code stack.runaway}
+   */
+  void refine(StackCase stack, double factor, SolveWatch watch) {
+    int last = parts[parts.length - 1];
+    int more = Math.max(last + 1, (int) Math.ceil(factor * last));
+    SteadyBoxes finer = new SteadyBoxes(Boxes.of(stack, fine, more).orElseThrow());
+    BoxField field = balanced(finer, stack, tolerance, watch);
+    if (!field.rises().found()) {
+      throw SteadySolver.runaway(stack);
+    }
+    live.add(finer);
+    fields.add(field);
+    parts = Arrays.copyOf(parts, parts.length + 1);
+    parts[parts.length - 1] = more;
+    crowded = Skins.crowd(stack, field.boxes());
     sources = null;
   }
 
@@ -156,8 +186,9 @@ final class Grids {
    * How far an extrapolation may be off: by its step from the one before, which once in a while is
    * small by chance, and so by a part of its own reach at least.
    */
-  private static double doubt(double before, double extrapolated, double finest) {
-    return Math.max(Math.abs(extrapolated - before), REACH_SHARE * Math.abs(extrapolated - finest));
+  private double doubt(double before, double extrapolated, double finest) {
+    double share = crowded ? CROWDED_SHARE : REACH_SHARE;
+    return Math.max(Math.abs(extrapolated - before), share * Math.abs(extrapolated - finest));
   }
 
   /**

@@ -18,10 +18,10 @@ final class Preconditioner {
   /**
    * Of the highest eigenvalue of the boxes' modes: beyond it they hardly see a pattern of cells.
    */
-  private static final double SEEN = 0.35;
+  static final double SEEN = 0.35;
 
   /** Conductors up to so much apart hold patterns alike. */
-  private static final double ALIKE = 2;
+  static final double ALIKE = 2;
 
   /**
    * Of the product of both contacts' own resistances, what the square of the one between them may

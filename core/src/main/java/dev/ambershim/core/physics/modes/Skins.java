@@ -54,6 +54,37 @@ final class Skins {
     return false;
   }
 
+  /**
+   * Whether heat crowds at the rim of a contact within a bad conductor so thin that its modes do
+   * not show how it spreads there. Grids then come near the truth by steps that are not even.
+   */
+  static boolean crowd(StackCase stack, Boxes boxes) {
+    for (Contact contact : boxes.contacts) {
+      if (contact.cooled()) {
+        continue;
+      }
+      Box lower = boxes.boxes.get(contact.below());
+      Box upper = boxes.boxes.get(contact.above());
+      StackLayer below = stack.layers().get(lower.layer());
+      StackLayer above = stack.layers().get(upper.layer());
+      boolean touch = upper.layer() == lower.layer() + 1;
+      if (touch && (crowds(contact, below, lower, above) || crowds(contact, above, upper, below))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean crowds(Contact contact, StackLayer own, Box box, StackLayer other) {
+    boolean rim =
+        contact.columns() < box.right() - box.left() || contact.rows() < box.high() - box.low();
+    double finest = Math.sqrt(Preconditioner.SEEN * Math.min(box.x().highest(), box.y().highest()));
+    return rim
+        && Preconditioner.ALIKE * own.conductivityWattsPerMetreKelvin()
+            < other.conductivityWattsPerMetreKelvin()
+        && own.thicknessMicrometres() * 1e-6 * finest < Math.PI;
+  }
+
   /** Thickness over the length of the widest pattern. */
   private static double slender(StackLayer layer) {
     double width = layer.bounds().widthMillimetres();

@@ -16,22 +16,22 @@ import java.util.OptionalLong;
 
 /**
  * Steady conduction in a stack by its layers' own modes. The same stack is solved on three grids
- * whose cells are cut in two, three and four parts; what they show together is extrapolated to
- * cells of no size (Richardson 1911, <i>Phil. Trans. R. Soc. A</i> 210, 307), and how far the
- * extrapolations of the coarser and the finer pair differ tells the error. Stacks that are not made
- * of rectangles apart from each other go to the multigrid.
+ * whose cells are cut in two, three and four parts, and in more as long as the error asks for it;
+ * what they show together is extrapolated to cells of no size (Richardson 1911, <i>Phil. Trans. R.
+ * Soc. A</i> 210, 307), and how far the extrapolations of the two finest pairs differ tells the
+ * error. Stacks that are not made of rectangles apart from each other go to the multigrid.
  */
 public final class SteadySolver {
   /** Cells over the width of what is heated on the first grids, before they are cut. */
   private static final double FIRST_WIDTH = 6;
 
   /** Likewise at most. */
-  private static final double MOST_FIRST_WIDTH = 12;
+  private static final double MOST_FIRST_WIDTH = 9;
 
   /** Cells over the finest pattern of heat, of which about a part in a thousand is told. */
-  private static final double CELLS_BY_DETAIL = 1.37;
+  private static final double CELLS_BY_DETAIL = 1.1;
 
-  /** By how much finer the next grids are, at least and at most. */
+  /** By how much finer the next grid is, at least and at most. */
   private static final double LEAST_GROWTH = 1.25;
 
   private static final double MOST_GROWTH = 2;
@@ -41,7 +41,7 @@ public final class SteadySolver {
 
   private static final double AIM = 1.2;
 
-  private static final int MOST_GRIDS = 7;
+  private static final int MOST_FINER = 6;
 
   /** No more contact cells than this are laid: what they cost grows faster than what they tell. */
   private static final long MOST_CELLS = 60_000;
@@ -158,25 +158,20 @@ public final class SteadySolver {
       double fine = fineFor(stack, Math.min(MOST_CELLS, cells.getAsLong()));
       return Optional.of(on(stack, fine, team, watch)).filter(Grids::rest);
     }
-    double done = 0;
-    Grids grids = null;
-    double fine = first(stack, errorShare);
-    for (int grid = 0; grid < MOST_GRIDS; grid++) {
-      double to = done + (1 - done) * 0.5;
-      grids = on(stack, fine, team, watch.part(done, to));
-      if (!grids.rest()) {
-        return Optional.empty();
-      }
-      done = to;
+    double done = 0.5;
+    Grids grids = on(stack, first(stack, errorShare), team, watch.part(0, done));
+    for (int more = 0; grids.rest() && more < MOST_FINER; more++) {
       Grids.Sources found = grids.sources();
       boolean dear = grids.cells() > MOST_CELLS || grids.cells() * grids.steps() > MOST_WORK;
       double wanted = errorShare * (found.peakCelsius() - stack.coolantCelsius());
       if (found.errorKelvin() <= wanted || dear) {
         break;
       }
-      fine /= growth(found.errorKelvin() / wanted);
+      double to = done + (1 - done) * 0.5;
+      grids.refine(stack, growth(found.errorKelvin() / wanted), watch.part(done, to));
+      done = to;
     }
-    return Optional.of(grids);
+    return Optional.of(grids).filter(Grids::rest);
   }
 
   /** Width of the first cells, m: so fine that what is asked for will most likely be told. */

@@ -133,6 +133,28 @@ class PreconditionerTest {
     assertThat(Math.abs(modes.energyImbalanceRelative())).isLessThan(1e-9);
   }
 
+  /**
+   * Grids come near the truth by uneven steps there; a far finer one is off by less than 0.06 K.
+   */
+  @Test
+  void whatCrowdsInABadConductorIsTold() {
+    StackCase stack =
+        stack(
+            StackLayer.solid("paste", 0.7, LID, 145),
+            StackLayer.joint("metal", 20, new Patch(1, 0, 20, 16), 25));
+    StackSolution found = SteadySolver.plain().solve(stack, OptionalLong.empty(), 0.001);
+    double width = SteadySolver.width(stack) / 32;
+    Grids fine = SteadySolver.on(stack, width, Team.alone(), SolveWatch.NONE);
+    double apart = found.sources().get(0).meanCelsius() - fine.meansCelsius()[0];
+    assertThat(Math.abs(apart)).isLessThan(found.discretisationErrorKelvin());
+    assertThat(Skins.crowd(stack, Boxes.of(stack, width, 4).orElseThrow())).isTrue();
+    StackCase within =
+        stack(
+            StackLayer.solid("paste", 0.7, DIE, 145),
+            StackLayer.joint("metal", 20, new Patch(1, 0, 20, 16), 25));
+    assertThat(Skins.crowd(within, Boxes.of(within, width, 4).orElseThrow())).isFalse();
+  }
+
   /** Where it meets its neighbours crosswise, it is left to the multigrid. */
   @Test
   void aSkinBetweenCrossedBarsCreeps() {

@@ -83,7 +83,10 @@ final class LiveView extends Column {
     head.setAlignment(Pos.CENTER_LEFT);
     HBox figures =
         new Strip(
-            44, figure("left in all", left), figure("hottest sensor", hottest), figure("over room", rise));
+            44,
+            figure("left in all", left),
+            figure("hottest sensor", hottest),
+            figure("over room", rise));
     VBox words = new Column(8, settled, answer, conditions);
     words.setMinWidth(330);
     HBox lower = new Strip(24, words, cores);
