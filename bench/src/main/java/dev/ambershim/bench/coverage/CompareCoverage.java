@@ -17,7 +17,10 @@ import java.util.Random;
  * sides but what each set says, so the truth of most sets is zero.
  */
 public final class CompareCoverage {
-  /** Between several mounts, K; with one each side nothing scatters, and nothing is assumed. */
+  /**
+   * Between several mounts, K; with one each side nothing scatters, and nothing is assumed, but in
+   * the sets that say so.
+   */
   private static final double REMOUNT_KELVIN = 0.4;
 
   /**
@@ -70,14 +73,37 @@ public final class CompareCoverage {
         0);
   }
 
-  /** Sets whose true change at equal power is nothing. */
+  /**
+   * One mount each side that scatters as is usual, and that is judged as is usual: as a person who
+   * has told nothing gets it.
+   */
+  static Coverage usualPowers(double less, int repeats) {
+    return nulls(
+        "compare.power." + Math.round(less * 1000) / 10.0 + ".usual",
+        (run, random, side) -> {
+          run.quickKelvinPerWatt +=
+              Judging.USUAL_REMOUNT_KELVIN / run.watts * random.nextGaussian();
+          run.watts *= side == 1 ? 1 - less : 1;
+        },
+        1,
+        repeats,
+        0,
+        Judging.of(0));
+  }
+
+  /** Sets whose true change at equal power is nothing, judged without any assumption. */
   static Coverage nulls(String name, Side side, int mounts, int repeats, double typedError) {
+    return nulls(name, side, mounts, repeats, typedError, new Judging(0, 0));
+  }
+
+  private static Coverage nulls(
+      String name, Side side, int mounts, int repeats, double typedError, Judging judging) {
     int told = 0;
     int held = 0;
     int claimed = 0;
     double width = 0;
     for (int r = 0; r < repeats; r++) {
-      Random random = new Random(name.hashCode() * 31L + r);
+      Random random = Chance.of(name, r);
       List<List<MountedRun>> sides = List.of(new ArrayList<>(), new ArrayList<>());
       for (int s = 0; s < 2; s++) {
         for (int mount = 0; mount < mounts; mount++) {
@@ -95,7 +121,7 @@ public final class CompareCoverage {
           sides.get(s).add(new MountedRun(analysis, mount + 1));
         }
       }
-      Comparison c = Comparison.of(sides.get(0), sides.get(1), new Judging(0, 0), Notation.METRIC);
+      Comparison c = Comparison.of(sides.get(0), sides.get(1), judging, Notation.METRIC);
       if (c.interval().isEmpty()) {
         continue;
       }
@@ -114,6 +140,9 @@ public final class CompareCoverage {
       for (double less : new double[] {0, 0.01, 0.02, 0.028, 0.05, 0.09}) {
         all.add(powers(less, mounts, repeats));
       }
+    }
+    for (double less : new double[] {0, 0.02, 0.05, 0.09}) {
+      all.add(usualPowers(less, repeats));
     }
     for (double less : new double[] {0.05, 0.09}) {
       all.add(bentPowers(less, 1, repeats));

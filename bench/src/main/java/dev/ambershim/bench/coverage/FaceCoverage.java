@@ -104,7 +104,7 @@ public final class FaceCoverage {
     int inside = 0;
     double width = 0;
     for (int r = 0; r < repeats; r++) {
-      Random random = new Random(name.hashCode() * 13L + r);
+      Random random = Chance.of(name, r);
       int n = side * side;
       double[] x = new double[n];
       double[] y = new double[n];

@@ -119,7 +119,7 @@ public final class HeadroomCoverage {
     int claimed = 0;
     double width = 0;
     for (int r = 0; r < repeats; r++) {
-      Random random = new Random(name.hashCode() * 17L + r);
+      Random random = Chance.of(name, r);
       Chip before =
           new Chip(
               0.36 + 0.08 * random.nextDouble(),

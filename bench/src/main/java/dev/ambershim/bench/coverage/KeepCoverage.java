@@ -60,7 +60,7 @@ public final class KeepCoverage {
     for (int r = 0; r < repeats; r++) {
       Drift drift =
           DriftFit.of(
-              checks(new Random(name.hashCode() * 31L + r), perYear, mounts),
+              checks(Chance.of(name, r), perYear, mounts),
               OptionalDouble.of(REFERENCE_WATTS),
               Scatter.USUAL);
       claimed += drift.trend() == Trend.CREEPING || drift.trend() == Trend.JUMPED ? 1 : 0;
@@ -109,7 +109,7 @@ public final class KeepCoverage {
     int held = 0;
     double half = 0;
     for (int r = 0; r < repeats; r++) {
-      Random random = new Random(name.hashCode() * 31L + r);
+      Random random = Chance.of(name, r);
       double[] parts = {
         0.08 + 0.1 * random.nextDouble(),
         0.06 + 0.08 * random.nextDouble(),

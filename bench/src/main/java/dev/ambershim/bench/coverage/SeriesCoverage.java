@@ -40,7 +40,7 @@ public final class SeriesCoverage {
     int claimed = 0;
     double half = 0;
     for (int r = 0; r < repeats; r++) {
-      Random random = new Random(name.hashCode() * 31L + r);
+      Random random = Chance.of(name, r);
       List<Mount> mounts = new ArrayList<>();
       for (int b = 0; b < 3 + r % 3; b++) {
         mounts.addAll(block(random, truths, b));
@@ -71,7 +71,7 @@ public final class SeriesCoverage {
     int held = 0;
     double asked = 0;
     for (int r = 0; r < repeats; r++) {
-      Random random = new Random(name.hashCode() * 31L + r);
+      Random random = Chance.of(name, r);
       double[] truths = {60, 60.5 + random.nextDouble(), 63};
       List<Mount> mounts = new ArrayList<>();
       for (int b = 0; b < 3; b++) {

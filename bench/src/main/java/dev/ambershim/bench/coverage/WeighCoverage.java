@@ -186,7 +186,7 @@ public final class WeighCoverage {
     int held = 0;
     double width = 0;
     for (int r = 0; r < repeats; r++) {
-      Random random = new Random(name.hashCode() * 7L + r);
+      Random random = Chance.of(name, r);
       Truth truth = new Truth(now, random);
       double innerK = now.build().inner().conductivityWattsPerMetreKelvin() / truth.inner;
       double outer = now.build().outer().resistanceSquareMillimetreKelvinPerWatt() * truth.outer;
@@ -247,7 +247,7 @@ public final class WeighCoverage {
     Interval interval = weighing.option(kind).gain();
     int held = 0;
     for (int r = 0; r < repeats; r++) {
-      Random random = new Random(r);
+      Random random = Chance.of(kind.name(), r);
       double exponent = kind == OptionKind.LOWER_VOLTAGE ? 2.2 : 2;
       exponent += 0.42 * random.nextGaussian();
       double gain = 56 * (1 - Math.pow(0.95, exponent)) + 0.3 * random.nextGaussian();

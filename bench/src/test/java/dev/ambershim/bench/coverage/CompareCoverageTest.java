@@ -29,6 +29,15 @@ class CompareCoverageTest {
     holds(c);
   }
 
+  /** What a person gets who has told nothing. */
+  @ParameterizedTest
+  @CsvSource({"0.02", "0.09"})
+  void oneMountThatScattersAsIsUsual(double less) {
+    Coverage c = CompareCoverage.usualPowers(less, REPEATS);
+    holds(c);
+    assertThat(c.halfWidth()).isLessThan(2);
+  }
+
   /** The open part of the correction is in the interval, and as wide as it has to be. */
   @Test
   void aRiseThatGoesNotQuiteWithThePower() {

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.SplittableRandom;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
@@ -57,7 +58,7 @@ class TwoFactorsTest {
     int doubted = 0;
     int held = 0;
     for (int s = 0; s < 200; s++) {
-      Random random = new Random(s);
+      Random random = new Random(new SplittableRandom(s).nextLong());
       List<Mount> mounts = new ArrayList<>();
       for (int b = 0; b < 4; b++) {
         double level = random.nextGaussian();

@@ -32,6 +32,7 @@ import java.util.SplittableRandom;
 import java.util.TreeMap;
 import java.util.concurrent.ForkJoinPool;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
@@ -46,7 +47,12 @@ class DiagnosisTest {
   }
 
   private static Ranking ranking(DiagnosisCase given) {
-    return new Diagnosis(given, Runnable::run, SolveWatch.NONE).of(given, SolveWatch.NONE);
+    return on(given).of(given, SolveWatch.NONE);
+  }
+
+  /** For several cases on one stack, which is written out once. */
+  private static Diagnosis on(DiagnosisCase given) {
+    return new Diagnosis(given, Runnable::run, SolveWatch.NONE);
   }
 
   private static boolean is(Cause cause, HiddenChip.Truth truth) {
@@ -76,8 +82,10 @@ class DiagnosisTest {
               HiddenChip chip =
                   HiddenChip.drawn(700 + i, kind, i % 2 == 0 ? 8 : 4, i % 3 != 0, i % 5 == 0);
               DiagnosisCase all = chip.all();
-              return List.of(
-                  Score.of(ranking(all), chip.truth()), Score.of(ranking(one(all)), chip.truth()));
+              Diagnosis diagnosis = on(all);
+              return Stream.of(all, one(all))
+                  .map(c -> Score.of(diagnosis.of(c, SolveWatch.NONE), chip.truth()))
+                  .toList();
             },
             ForkJoinPool.commonPool());
     List<Score> all = scores.stream().map(s -> s.get(0)).toList();
@@ -113,8 +121,11 @@ class DiagnosisTest {
       double slow = over / watts * (1 + 0.1 * random.nextGaussian());
       CaseReading roomOnly = r.withCoolantCelsius(OptionalDouble.empty());
       CaseReading stepped = roomOnly.withSlow(Optional.of(new CaseReading.Slow(slow, 0.1 * slow)));
-      without.add(Score.of(ranking(chip.with(List.of(roomOnly))), chip.truth()));
-      with.add(Score.of(ranking(chip.with(List.of(stepped))), chip.truth()));
+      DiagnosisCase plain = chip.with(List.of(roomOnly));
+      Diagnosis diagnosis = on(plain);
+      without.add(Score.of(diagnosis.of(plain, SolveWatch.NONE), chip.truth()));
+      DiagnosisCase told = chip.with(List.of(stepped));
+      with.add(Score.of(diagnosis.of(told, SolveWatch.NONE), chip.truth()));
     }
     assertThat(right(with)).isGreaterThan(right(without));
     assertThat(with.stream().mapToDouble(Score::logTrue).average().orElseThrow())
@@ -149,12 +160,14 @@ class DiagnosisTest {
                         4 * t)
                     .withContact(1)
                     .withMap(new ThicknessMap.Plane(0, 3 * t / 15.5)));
-    Cause tilt = ranking(solvedByCells(plain, tilted)).causes().get(0);
+    Diagnosis diagnosis = on(plain);
+    Cause tilt = diagnosis.of(solvedByCells(plain, tilted), SolveWatch.NONE).causes().get(0);
     assertThat(tilt.kind()).isEqualTo(CauseKind.TILTED);
     assertThat(tilt.joint()).contains("outer joint");
     assertThat(tilt.shape().at()[2]).isGreaterThan(2 * Math.abs(tilt.shape().at()[1]));
 
-    Cause gap = ranking(solvedByCells(plain, withVoid(plain.stack(), inner))).causes().get(0);
+    DiagnosisCase holed = solvedByCells(plain, withVoid(plain.stack(), inner));
+    Cause gap = diagnosis.of(holed, SolveWatch.NONE).causes().get(0);
     assertThat(gap.kind()).isEqualTo(CauseKind.GAP);
     assertThat(gap.joint()).contains("inner joint");
     assertThat(gap.shape().at()[0]).isPositive();
