@@ -223,7 +223,7 @@ public final class WeighCoverage {
     return new Coverage(name, repeats, told, held, 0, width / Math.max(1, told));
   }
 
-  /** How heat goes with voltage and clock: true exponents from 1.6 to 2.8. */
+  /** How heat goes with voltage and clock: nine of ten true exponents in the handbook's ranges. */
   static Coverage exponents(OptionKind kind, int repeats) {
     StartingPoint point = StartingPoint.DESKTOP_ONE_DIE_PASTE;
     Situation now =
@@ -249,7 +249,7 @@ public final class WeighCoverage {
     for (int r = 0; r < repeats; r++) {
       Random random = Chance.of(kind.name(), r);
       double exponent = kind == OptionKind.LOWER_VOLTAGE ? 2.2 : 2;
-      exponent += 0.42 * random.nextGaussian();
+      exponent += 0.486 * random.nextGaussian();
       double gain = 56 * (1 - Math.pow(0.95, exponent)) + 0.3 * random.nextGaussian();
       held += interval.contains(gain) ? 1 : 0;
     }

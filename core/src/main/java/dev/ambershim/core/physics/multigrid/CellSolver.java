@@ -35,9 +35,12 @@ public final class CellSolver {
   private static final double SAFETY = 1.25;
 
   /** By how much a step is larger than the next finer one, at least and at most. */
-  private static final double LEAST_GAIN = 2;
+  private static final double LEAST_GAIN = Math.sqrt(2);
 
   private static final double MOST_GAIN = Math.pow(2, 1.5);
+
+  /** Where steps go up and down. */
+  private static final double UNSTEADY_GAIN = 2;
 
   /** Where refinement by itself starts, grows and ends. */
   private static final long FIRST_CELLS = 24_000;
@@ -122,13 +125,13 @@ public final class CellSolver {
         Optional.of(solved.field.map()));
   }
 
-  /** What is left in the finest of three values, by the order they show, held between 1 and 1.5. */
+  /** What is left in the finest of three values, by the order they show, held between ½ and 1.5. */
   static double error(double coarse, double middle, double fine) {
     double last = Math.abs(fine - middle);
     double before = Math.abs(middle - coarse);
     double ratio = last > 0 ? before / last : MOST_GAIN;
     boolean steady = (fine - middle) * (middle - coarse) >= 0;
-    double gain = steady ? Math.min(MOST_GAIN, Math.max(LEAST_GAIN, ratio)) : LEAST_GAIN;
+    double gain = steady ? Math.min(MOST_GAIN, Math.max(LEAST_GAIN, ratio)) : UNSTEADY_GAIN;
     return SAFETY * last / (gain - 1);
   }
 

@@ -328,13 +328,30 @@ class CellSolverTest {
     assertThat(s.energyImbalanceRelative()).isZero();
   }
 
+  /** Between crossed bars a bad conductor is told by small steps for long; the rest is larger. */
   @Test
-  void theErrorEstimateTrustsOrdersFromOneToOneAndAHalf() {
+  void whatCreepsBetweenCrossedBarsIsTold() {
+    List<StackLayer> layers =
+        List.of(
+            StackLayer.solid("bar", 390, new Patch(0, 0, 10, 34), 2500),
+            StackLayer.solid("skin", 0.5, new Patch(0, 0, 40, 40), 100),
+            StackLayer.solid("bar across", 400, new Patch(0, 0, 34, 10), 4000));
+    HeatSource core = HeatSource.steady("core", new Patch(2, 1, 3, 3), 50);
+    StackCase stack = new StackCase(layers, List.of(core), 20_000, 30);
+    StackSolution told = about(stack, 200_000);
+    double apart = told.peakCelsius() - about(stack, 3_000_000).peakCelsius();
+    assertThat(Math.abs(apart)).isLessThan(told.discretisationErrorKelvin());
+  }
+
+  @Test
+  void theErrorEstimateTrustsOrdersFromAHalfToOneAndAHalf() {
     assertThat(CellSolver.error(4, 2, 1)).isCloseTo(1.25, within(1e-12));
     double most = 1.25 / (Math.pow(2, 1.5) - 1);
     assertThat(CellSolver.error(9, 3.5, 1.5)).isCloseTo(2 * 1.25 / 1.75, within(1e-12));
     assertThat(CellSolver.error(21, 5, 1)).isCloseTo(4 * most, within(1e-12));
     assertThat(CellSolver.error(100, 4, 1)).isCloseTo(3 * most, within(1e-12));
+    assertThat(CellSolver.error(4.5, 3, 2)).isCloseTo(1.25 / 0.5, within(1e-12));
+    assertThat(CellSolver.error(3.1, 2, 1)).isCloseTo(1.25 / (Math.sqrt(2) - 1), within(1e-12));
     // Values that swing are not trusted any further than the last step.
     assertThat(CellSolver.error(1, 3, 2)).isCloseTo(1.25, within(1e-12));
   }
