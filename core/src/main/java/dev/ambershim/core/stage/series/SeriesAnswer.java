@@ -256,7 +256,7 @@ public record SeriesAnswer(
                 + ".");
         reasons.add(
             alike()
-                ? "Any difference between them is less than the "
+                ? "They differ by less than the "
                     + notation.text(careKelvin, Unit.KELVIN)
                     + " you care about: take what is cheaper or easier to work with."
                 : judged

@@ -74,8 +74,7 @@ class SeriesAnswerTest {
     SeriesAnswer answer = told(mounts(8, 0.2, 60, 60.02));
     assertThat(answer.sentence()).contains(" cannot be told apart (").endsWith(").");
     assertThat(answer.reasons())
-        .anyMatch(
-            r -> r.startsWith("Any difference between them is less than the 1.0 K you care about"));
+        .anyMatch(r -> r.startsWith("They differ by less than the 1.0 K you care about"));
     SeriesAnswer all = told(mounts(4, 1, 60, 60.1, 60.2, 60.1));
     assertThat(all.sentence()).startsWith("None of the 4 can be told from another (at most ");
   }
