@@ -256,7 +256,8 @@ public record SeriesAnswer(
                 + ".");
         reasons.add(
             alike()
-                ? "They differ by less than the "
+                ? (leaders.size() == 2 ? "They" : "The best two")
+                    + " differ by less than the "
                     + notation.text(careKelvin, Unit.KELVIN)
                     + " you care about: take what is cheaper or easier to work with."
                 : judged

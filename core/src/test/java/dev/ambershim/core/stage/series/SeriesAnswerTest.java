@@ -77,6 +77,8 @@ class SeriesAnswerTest {
         .anyMatch(r -> r.startsWith("They differ by less than the 1.0 K you care about"));
     SeriesAnswer all = told(mounts(4, 1, 60, 60.1, 60.2, 60.1));
     assertThat(all.sentence()).startsWith("None of the 4 can be told from another (at most ");
+    SeriesAnswer three = told(mounts(8, 0.4, 60, 60.02, 60.01));
+    assertThat(three.reasons()).anyMatch(r -> r.startsWith("The best two differ by less than"));
   }
 
   @Test
