@@ -31,9 +31,10 @@ fi
 large() {
   flags+=(-XX:+UseParallelGC -Xms1g)
   # One steady solution is there before the second compiler is done with its code: until then it
-  # only takes a core away, and the first one measures for it. Many cells or times are worth it.
+  # only takes a core away, and the first one measures for it. Many cells, many times or a very
+  # small error are worth it.
   case " $* " in
-    *" --cells"* | *" --power"*) ;;
+    *" --cells"* | *" --power"* | *" --error"[\ =]0.000*) ;;
     " solve "*) flags+=(-XX:TieredStopAtLevel=1) ;;
   esac
 }

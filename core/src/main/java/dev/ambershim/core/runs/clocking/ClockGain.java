@@ -39,6 +39,9 @@ public record ClockGain(double megahertz, Interval interval) {
   /** How far that lies apart between chips, as a standard deviation of its logarithm. */
   private static final double SLOPE_SIGMA = 0.45;
 
+  /** How much the room moves between tries at which nobody read it, K; common practice. */
+  private static final double UNREAD_ROOM_KELVIN = 0.6;
+
   /** Heat grows with clock and voltage, about so: common practice, as in {@link ClockModel}. */
   private static final double HEAT_POWER = 2.6;
 
@@ -148,7 +151,7 @@ public record ClockGain(double megahertz, Interval interval) {
               .average();
       warms = own.isPresent();
       double slope = own.orElse(USUAL_KELVIN_PER_MEGAHERTZ);
-      reading = Rung.BY_HAND_KELVIN / slope;
+      reading = Math.hypot(Rung.BY_HAND_KELVIN, warms ? 0 : UNREAD_ROOM_KELVIN) / slope;
       mount = remountKelvin / slope;
     }
 
