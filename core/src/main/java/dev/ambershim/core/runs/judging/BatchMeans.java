@@ -26,6 +26,9 @@ public record BatchMeans(
   /** Degrees of freedom of what is taken as known. */
   private static final int KNOWN = 200;
 
+  /** From here on Student's factor is the normal one to five digits. */
+  private static final double ENDLESS = 1e5;
+
   private static final int[] COUNTS = {30, 24, 20, 16, 12, 10};
 
   /** Fewest samples that are worth batching. */
@@ -141,10 +144,22 @@ public record BatchMeans(
     if (!(error > 0)) {
       return this;
     }
-    double own = standardError * standardError;
-    double all = own + error * error;
-    double freedom = own == 0 ? KNOWN : Math.min(KNOWN, all * all / (own * own) * degreesOfFreedom);
-    return new BatchMeans(mean, Math.sqrt(all), (int) freedom, batches, settledMemory);
+    double freedom = Math.min(KNOWN, freedom(standardError, degreesOfFreedom, error));
+    return new BatchMeans(
+        mean, Math.hypot(standardError, error), (int) freedom, batches, settledMemory);
+  }
+
+  /**
+   * Degrees of freedom of two errors in squares, one of which is known in size (JCGM 100:2008,
+   * G.4.1).
+   *
+   * @param error one with so many
+   * @param known one with endless
+   */
+  static double freedom(double error, double degreesOfFreedom, double known) {
+    double own = error * error;
+    double all = own + known * known;
+    return own == 0 ? ENDLESS : Math.min(ENDLESS, all * all / (own * own) * degreesOfFreedom);
   }
 
   /** The same times a known figure above 0. */
@@ -160,9 +175,15 @@ public record BatchMeans(
 
   /** Two-sided Student factor. */
   public static double quantile(double degreesOfFreedom, double level) {
-    // The few pairs that occur are asked for again and again, and each takes a search to find.
-    return QUANTILES.computeIfAbsent(
-        List.of(degreesOfFreedom, level),
-        pair -> new TDistribution(degreesOfFreedom).inverseCumulativeProbability(0.5 + level / 2));
+    // The few whole numbers that occur are asked for again and again, and each takes a search to
+    // find; what lies between them hardly comes twice.
+    return degreesOfFreedom == Math.rint(degreesOfFreedom)
+        ? QUANTILES.computeIfAbsent(
+            List.of(degreesOfFreedom, level), pair -> searched(degreesOfFreedom, level))
+        : searched(degreesOfFreedom, level);
+  }
+
+  private static double searched(double degreesOfFreedom, double level) {
+    return new TDistribution(degreesOfFreedom).inverseCumulativeProbability(0.5 + level / 2);
   }
 }

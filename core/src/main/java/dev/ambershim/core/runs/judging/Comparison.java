@@ -95,8 +95,8 @@ public record Comparison(
     Changes changes = new Changes(first, second, rooms, equal.factor, judging.remountKelvin());
     Difference difference = changes.of(Figure.RISE);
     double rise = changes.after(Figure.RISE);
-    Interval interval =
-        difference.interval(LEVEL, equal.open(Figure.RISE, rise), equal.shift(Figure.RISE, rise));
+    double open = equal.open(Figure.RISE, rise);
+    Interval interval = difference.interval(LEVEL, open, equal.shift(Figure.RISE, rise));
     Verdict verdict = judge(interval, difference.change(), judging.careKelvin());
     String fan = equal.fanAgainst(verdict);
     reasons.addAll(equal.reasons);
@@ -133,7 +133,7 @@ public record Comparison(
         changes.figures(equal),
         changes.cores(equal),
         needed,
-        working(a, b, judging, difference, equal.factor));
+        working(a, b, judging, difference, equal.factor, open));
   }
 
   private static Comparison refused(
@@ -153,7 +153,7 @@ public record Comparison(
         List.of(),
         List.of(),
         0,
-        working(a, b, judging, null, 1));
+        working(a, b, judging, null, 1, 0));
   }
 
   private static String mounts(Difference difference, Notation notation) {
@@ -289,7 +289,12 @@ public record Comparison(
   }
 
   private static Working working(
-      SideSummary a, SideSummary b, Judging judging, Difference difference, double factor) {
+      SideSummary a,
+      SideSummary b,
+      Judging judging,
+      Difference difference,
+      double factor,
+      double open) {
     List<Working.Input> inputs = new ArrayList<>();
     inputs.add(new Working.Input("rise before", a.riseKelvin(), Unit.KELVIN));
     inputs.add(new Working.Input("rise after", b.riseKelvin(), Unit.KELVIN));
@@ -309,12 +314,16 @@ public record Comparison(
       inputs.add(
           new Working.Input("degrees of freedom", difference.degreesOfFreedom(), Unit.COUNT));
     }
+    if (open > 0) {
+      inputs.add(new Working.Input("left open by power and typed rooms", open, Unit.KELVIN));
+    }
     return new Working(
         "change = mean rise after − mean rise before, over the settled part of each run; warm-up cut"
             + " by the least standard error of what is left; standard error from batch means; with"
             + " several mounts a side, from the scatter between mounts, pooled; with one mount each"
             + " side, the noise and a standard deviation between mounts added in squares; Student"
-            + " interval with Welch–Satterthwaite degrees of freedom; rise goes with power",
+            + " interval with Welch–Satterthwaite degrees of freedom, what power and typed rooms"
+            + " leave open added in squares as known; rise goes with power",
         inputs,
         "White 1997 (MSER-5); Law, Simulation Modeling and Analysis, 9.5 (batch means); JCGM"
             + " 100:2008, G.4 (Welch–Satterthwaite)",

@@ -31,9 +31,6 @@ record Difference(
     double mountScatter,
     boolean mountsMeasured,
     String words) {
-  /** From here on Student's factor is the normal one to five digits. */
-  private static final double MOST_FREEDOM = 1e5;
-
   /**
    * The difference of a figure.
    *
@@ -110,14 +107,9 @@ record Difference(
    * @param shift a bias of unknown side that was not corrected, at most
    */
   Interval interval(double level, double open, double shift) {
-    double variance = standardError * standardError;
-    double all = variance + open * open;
-    double freedom =
-        variance > 0
-            ? Math.min(MOST_FREEDOM, degreesOfFreedom * Math.pow(all / variance, 2))
-            : MOST_FREEDOM;
-    return Interval.around(
-        change, Math.sqrt(all) * BatchMeans.quantile(freedom, level) + shift, level);
+    double freedom = BatchMeans.freedom(standardError, degreesOfFreedom, open);
+    double half = Math.hypot(standardError, open) * BatchMeans.quantile(freedom, level);
+    return Interval.around(change, half + shift, level);
   }
 
   /** One side's sums. */
