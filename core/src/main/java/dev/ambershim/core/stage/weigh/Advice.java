@@ -330,8 +330,9 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     }
     double now = Weighing.median(draws.spreadNow);
     double then = about.get().spreadKelvin();
+    boolean guess = question.patterns().isEmpty();
     String known =
-        question.patterns().isEmpty()
+        guess
             ? "Without core temperatures the spread between cores is a guess: "
             : "The spread between cores: ";
     return Optional.of(
@@ -341,7 +342,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
             + notation.text(then, Unit.KELVIN)
             + " then ("
             + notation.range(about.get().spread(), Unit.KELVIN)
-            + "), apart from sensor differences.");
+            + (guess ? ")." : "), apart from sensor differences."));
   }
 
   private static String narrower(List<FurtherReading> further, Notation notation) {
