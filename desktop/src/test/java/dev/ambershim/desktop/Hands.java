@@ -3,8 +3,10 @@ package dev.ambershim.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
 import javafx.event.Event;
+import javafx.event.EventHandler;
 import javafx.event.EventTarget;
 import javafx.event.EventType;
 import javafx.geometry.Bounds;
@@ -14,6 +16,7 @@ import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.robot.Robot;
 import javafx.stage.Window;
 
@@ -24,6 +27,9 @@ import javafx.stage.Window;
  */
 public final class Hands {
   private static final int REACHES = 5;
+
+  /** Moments that a click may take to come down on a busy machine. */
+  private static final int LOOKS = 400;
 
   private Robot robot;
 
@@ -45,14 +51,41 @@ public final class Hands {
   /**
    * Clicks the middle of a node.
    *
-   * @return false, without a click, when the node moved while the mouse went there
+   * @return false when the node moved while the mouse went there, or before the click came down:
+   *     the window may lay itself out between the two, and something else lies under the mouse then
    */
   public boolean click(Node node) {
     Point2D place = onFx(() -> middle(node));
     moveTo(place);
+    AtomicBoolean released = new AtomicBoolean();
+    AtomicBoolean reached = new AtomicBoolean();
+    EventHandler<MouseEvent> anywhere = e -> released.set(true);
+    EventHandler<MouseEvent> here = e -> reached.set(true);
+    Window window = onFx(() -> node.getScene() == null ? null : node.getScene().getWindow());
+    // A disabled node hears of no click, and need not.
+    boolean deaf = window == null || onFx(node::isDisabled);
+    if (!deaf) {
+      onFx(
+          () -> {
+            window.addEventFilter(MouseEvent.MOUSE_RELEASED, anywhere);
+            node.addEventFilter(MouseEvent.MOUSE_PRESSED, here);
+            return null;
+          });
+    }
     boolean clicked = onFx(() -> place.equals(middle(node)) && pressAndRelease());
     caughtUp();
-    return clicked;
+    if (!deaf) {
+      for (int i = 0; clicked && !released.get() && i < LOOKS; i++) {
+        FxThread.live();
+      }
+      onFx(
+          () -> {
+            window.removeEventFilter(MouseEvent.MOUSE_RELEASED, anywhere);
+            node.removeEventFilter(MouseEvent.MOUSE_PRESSED, here);
+            return null;
+          });
+    }
+    return clicked && (deaf || reached.get());
   }
 
   /**
