@@ -43,10 +43,11 @@ public record Rung(
   static final double SAME_VOLTS = 0.0075;
 
   /**
-   * Standard error of a rise that was read off a display by hand: a sensor in whole kelvin, a room
-   * thermometer of half a kelvin, and a needle that moves; common practice.
+   * Standard error of a rise that was read off a display by hand: a sensor in whole kelvin (0.29),
+   * a figure that moves while one reads it (0.4), a room thermometer in half kelvins (0.14) that is
+   * right to 0.3; common practice, added in squares.
    */
-  public static final double BY_HAND_KELVIN = 0.8;
+  public static final double BY_HAND_KELVIN = 0.6;
 
   /**
    * Checks its figures, and fills in what an older record does not say.

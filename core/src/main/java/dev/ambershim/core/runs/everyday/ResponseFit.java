@@ -28,11 +28,12 @@ final class ResponseFit {
   private static final double BELOW_NOTHING = 0.02;
 
   private final List<Stretch> stretches;
+  private final List<double[]> between = new ArrayList<>();
+  private final List<double[]> rises = new ArrayList<>();
   private final double usual;
   private final double meanWatts;
   private final double powerDeviation;
   private final double[] roomKelvin;
-  private final Stretch.Meter meter;
 
   /**
    * A fit.
@@ -71,7 +72,10 @@ final class ResponseFit {
     this.meanWatts = meanWatts;
     this.powerDeviation = powerDeviation;
     this.roomKelvin = roomKelvin.clone();
-    this.meter = meter;
+    for (Stretch stretch : stretches) {
+      between.add(stretch.between(meter));
+      rises.add(stretch.means(stretch.rise()));
+    }
   }
 
   /** Fits parts of given lags, s, with noise of which a share lasts to the next block. */
@@ -87,57 +91,69 @@ final class ResponseFit {
     for (int l = 0; l < roomKelvin.length; l++) {
       deviation[parts + stretches.size() * parts + l] = roomKelvin[l];
     }
-    List<double[][]> rows = new ArrayList<>();
+    double[][] sums = new double[unknowns + 1][unknowns + 1];
+    int count = 0;
     for (int s = 0; s < stretches.size(); s++) {
-      rows.add(rows(stretches.get(s), s, lags, unknowns));
+      add(sums, s, lags, lasting);
+      count += stretches.get(s).blocks();
     }
-    return fit(rows, mean, deviation, lags, lasting);
+    return fit(sums, count, mean, deviation, lags, lasting);
   }
 
-  /** The blocks of a stretch, each with its unknowns' factors and its rise behind them. */
-  private double[][] rows(Stretch stretch, int index, double[] lags, int unknowns) {
-    double[][] rows = new double[stretch.blocks()][unknowns + 1];
+  /**
+   * Adds a stretch's blocks to the sums of products of unknowns and rise, those of the rise last.
+   * Each block counts by what it adds to the one before: noise lasts by a share.
+   */
+  private void add(double[][] sums, int index, double[] lags, double lasting) {
+    Stretch stretch = stretches.get(index);
     int parts = lags.length;
+    int last = sums.length - 1;
+    Stretch.Lagged lagged = stretch.lagged(lags, meanWatts, between.get(index));
+    double[] one = new double[stretch.blocks()];
+    Arrays.fill(one, 1);
+    // No other unknown has a part in this stretch.
+    int[] of = new int[2 * parts + 2];
+    double[][] columns = new double[of.length][];
     for (int k = 0; k < parts; k++) {
-      Stretch.Lagged lagged = stretch.lagged(lags[k], meanWatts, meter);
-      double[] seen = stretch.means(lagged.seen());
-      double[] left = stretch.means(lagged.left());
-      for (int b = 0; b < rows.length; b++) {
-        rows[b][k] = seen[b];
-        rows[b][parts + index * parts + k] = left[b];
+      of[k] = k;
+      columns[k] = fresh(lagged.seen()[k], lasting);
+      of[parts + k] = parts + index * parts + k;
+      columns[parts + k] = fresh(lagged.left()[k], lasting);
+    }
+    of[2 * parts] = parts + stretches.size() * parts + stretch.log();
+    columns[2 * parts] = fresh(one, lasting);
+    of[2 * parts + 1] = last;
+    columns[2 * parts + 1] = fresh(rises.get(index), lasting);
+    for (int i = 0; i < of.length; i++) {
+      for (int j = 0; j <= i; j++) {
+        double sum = 0;
+        for (int b = 0; b < columns[i].length; b++) {
+          sum += columns[i][b] * columns[j][b];
+        }
+        sums[of[i]][of[j]] += sum;
       }
     }
-    double[] rise = stretch.means(stretch.rise());
-    for (int b = 0; b < rows.length; b++) {
-      rows[b][parts + stretches.size() * parts + stretch.log()] = 1;
-      rows[b][unknowns] = rise[b];
+  }
+
+  /** What each block adds to the share of the one before that lasts. */
+  private static double[] fresh(double[] blocks, double lasting) {
+    double[] fresh = new double[blocks.length];
+    fresh[0] = blocks[0] * Math.sqrt(1 - lasting * lasting);
+    for (int b = 1; b < fresh.length; b++) {
+      fresh[b] = blocks[b] - lasting * blocks[b - 1];
     }
-    return rows;
+    return fresh;
   }
 
   private Fitted fit(
-      List<double[][]> rows, double[] mean, double[] deviation, double[] lags, double lasting) {
+      double[][] sums,
+      int count,
+      double[] mean,
+      double[] deviation,
+      double[] lags,
+      double lasting) {
     int parts = lags.length;
     int unknowns = mean.length;
-    double[][] sums = new double[unknowns + 1][unknowns + 1];
-    int count = 0;
-    for (double[][] stretch : rows) {
-      for (int b = 0; b < stretch.length; b++) {
-        double[] row = new double[unknowns + 1];
-        for (int j = 0; j <= unknowns; j++) {
-          row[j] =
-              b == 0
-                  ? stretch[0][j] * Math.sqrt(1 - lasting * lasting)
-                  : stretch[b][j] - lasting * stretch[b - 1][j];
-        }
-        for (int i = 0; i <= unknowns; i++) {
-          for (int j = 0; j <= i; j++) {
-            sums[i][j] += row[i] * row[j];
-          }
-        }
-        count++;
-      }
-    }
     double variance = 0.1;
     RealVector best = MatrixUtils.createRealVector(mean);
     CholeskyDecomposition solved = null;
@@ -171,7 +187,7 @@ final class ResponseFit {
     double evidence =
         -0.5
             * (count * Math.log(variance)
-                - rows.size() * Math.log(1 - lasting * lasting)
+                - stretches.size() * Math.log(1 - lasting * lasting)
                 + squares / variance
                 + strayed
                 + Math.log(solved.getDeterminant())

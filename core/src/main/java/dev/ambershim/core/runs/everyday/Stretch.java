@@ -15,6 +15,9 @@ import java.util.List;
  */
 record Stretch(
     double[] seconds, double[] watts, double[] rise, int[] blockOf, int blocks, int log) {
+  /** What is left of a state and no longer counts, as a share of it. */
+  private static final double NOTHING = 1e-100;
+
   /** What a sample of the power is: loggers differ, and do not say. */
   enum Meter {
     /** The power at that moment. */
@@ -46,40 +49,111 @@ record Stretch(
     return seconds[seconds.length - 1] / 60;
   }
 
-  /**
-   * How a part of the chip that lags behind sees the power.
-   *
-   * @param seen the power at every sample as it sees it, W
-   * @param left what is left at every sample of a state that the stretch began with
-   */
-  record Lagged(double[] seen, double[] left) {}
+  /** Mean power between each sample and the one before, W; nothing at the first. */
+  double[] between(Meter meter) {
+    double[] between = new double[watts.length];
+    for (int i = 1; i < between.length; i++) {
+      between[i] = meter.between(watts[i - 1], watts[i]);
+    }
+    return between;
+  }
 
   /**
-   * The power as a part sees it that lags behind: exact for a power that holds its mean between two
+   * How parts of the chip that lag behind see the power, as means over the blocks.
+   *
+   * @param seen the power as each part sees it, W; by part and block
+   * @param left what is left of a state that the stretch began with; by part and block
+   */
+  record Lagged(double[][] seen, double[][] left) {}
+
+  /**
+   * The power as parts see it that lag behind: exact for a power that holds its mean between two
    * samples.
    *
-   * @param lagSeconds its time constant
-   * @param first the power that it had settled to before
-   * @param meter what a sample of the power is
+   * @param lagSeconds the parts' time constants
+   * @param first the power that they had settled to before
+   * @param between mean power before each sample, as {@link #between} gives it
    */
-  Lagged lagged(double lagSeconds, double first, Meter meter) {
-    double[] seen = new double[seconds.length];
-    double[] left = new double[seconds.length];
-    seen[0] = first;
-    left[0] = 1;
-    double step = Double.NaN;
-    double stays = Double.NaN;
-    for (int i = 1; i < seen.length; i++) {
-      double now = seconds[i] - seconds[i - 1];
-      // Most logs keep their step, and an exponential takes longer than all the rest.
-      if (now != step) {
-        step = now;
-        stays = Math.exp(-now / lagSeconds);
+  Lagged lagged(double[] lagSeconds, double first, double[] between) {
+    int parts = lagSeconds.length;
+    double[][] seen = new double[parts][blocks];
+    double[][] left = new double[parts][blocks];
+    double[] steps = new double[seconds.length];
+    for (int i = 1; i < steps.length; i++) {
+      steps[i] = seconds[i] - seconds[i - 1];
+    }
+    // Each step waits for the one before, so two parts side by side take hardly longer than one.
+    for (int k = 0; k < parts; k += 2) {
+      int other = Math.min(k + 1, parts - 1);
+      lagged(
+          steps,
+          between,
+          first,
+          new double[] {lagSeconds[k], lagSeconds[other]},
+          new double[][] {seen[k], seen[other], left[k], left[other]});
+    }
+    int[] samples = new int[blocks];
+    for (int block : blockOf) {
+      samples[block]++;
+    }
+    for (int k = 0; k < parts; k++) {
+      for (int b = 0; b < blocks; b++) {
+        seen[k][b] /= samples[b];
+        left[k][b] /= samples[b];
       }
-      seen[i] = seen[i - 1] * stays + (1 - stays) * meter.between(watts[i - 1], watts[i]);
-      left[i] = left[i - 1] * stays;
     }
     return new Lagged(seen, left);
+  }
+
+  /** Sums over the blocks for two parts: what each sees, then what is left of each. */
+  private void lagged(
+      double[] steps, double[] between, double first, double[] lags, double[][] sums) {
+    double seesOne = first;
+    double seesTwo = first;
+    double leftOne = 1;
+    double leftTwo = 1;
+    double sumOne = first;
+    double sumTwo = first;
+    double sumLeftOne = 1;
+    double sumLeftTwo = 1;
+    double step = Double.NaN;
+    double staysOne = Double.NaN;
+    double staysTwo = Double.NaN;
+    int block = 0;
+    for (int i = 1; i < steps.length; i++) {
+      // Most logs keep their step, and an exponential takes longer than all the rest.
+      if (steps[i] != step) {
+        step = steps[i];
+        staysOne = Math.exp(-step / lags[0]);
+        staysTwo = Math.exp(-step / lags[1]);
+      }
+      if (blockOf[i] != block) {
+        sums[0][block] = sumOne;
+        sums[1][block] = sumTwo;
+        sums[2][block] = sumLeftOne;
+        sums[3][block] = sumLeftTwo;
+        block = blockOf[i];
+        // The processor takes a hundred times as long for numbers that are all but nothing.
+        leftOne = leftOne < NOTHING ? 0 : leftOne;
+        leftTwo = leftTwo < NOTHING ? 0 : leftTwo;
+        sumOne = 0;
+        sumTwo = 0;
+        sumLeftOne = 0;
+        sumLeftTwo = 0;
+      }
+      seesOne = seesOne * staysOne + (1 - staysOne) * between[i];
+      seesTwo = seesTwo * staysTwo + (1 - staysTwo) * between[i];
+      leftOne *= staysOne;
+      leftTwo *= staysTwo;
+      sumOne += seesOne;
+      sumTwo += seesTwo;
+      sumLeftOne += leftOne;
+      sumLeftTwo += leftTwo;
+    }
+    sums[0][block] = sumOne;
+    sums[1][block] = sumTwo;
+    sums[2][block] = sumLeftOne;
+    sums[3][block] = sumLeftTwo;
   }
 
   /**

@@ -18,7 +18,6 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.RealMatrix;
 
 /**
  * What each test is expected to tell of the cause: the mutual information of its outcome and the
@@ -217,7 +216,7 @@ final class NextTests {
     private final int cause;
     private final double weight;
     private final double[] mean;
-    private final RealMatrix lower;
+    private final double[][] lower;
     private final double logs;
 
     Forecast(Held one, Seat seat, double share, Ahead ahead) {
@@ -269,10 +268,12 @@ final class NextTests {
         }
       }
       lower =
-          new CholeskyDecomposition(new Array2DRowRealMatrix(covariance, false), 1e-6, 0).getL();
+          new CholeskyDecomposition(new Array2DRowRealMatrix(covariance, false), 1e-6, 0)
+              .getL()
+              .getData();
       double sum = 0;
       for (int i = 0; i < n; i++) {
-        sum += Math.log(lower.getEntry(i, i));
+        sum += Math.log(lower[i][i]);
       }
       logs = sum;
     }
@@ -285,7 +286,7 @@ final class NextTests {
       for (int i = 0; i < belief.free().length; i++) {
         place[belief.free()[i]] = i;
       }
-      RealMatrix split = belief.precision().getL();
+      double[][] split = belief.precision().getL().getData();
       double[][] all = new double[rows.size()][];
       for (int r = 0; r < all.length; r++) {
         double[] slopes = rows.get(r).slopes();
@@ -299,9 +300,9 @@ final class NextTests {
         for (int i = 0; i < x.length; i++) {
           double sum = x[i];
           for (int k = 0; k < i; k++) {
-            sum -= split.getEntry(i, k) * x[k];
+            sum -= split[i][k] * x[k];
           }
-          x[i] = sum / split.getEntry(i, i);
+          x[i] = sum / split[i][i];
         }
         all[r] = x;
       }
@@ -314,7 +315,7 @@ final class NextTests {
       double[] y = mean.clone();
       for (int i = 0; i < y.length; i++) {
         for (int k = 0; k <= i; k++) {
-          y[i] += lower.getEntry(i, k) * z[k];
+          y[i] += lower[i][k] * z[k];
         }
       }
       return y;
@@ -326,9 +327,9 @@ final class NextTests {
       for (int i = 0; i < y.length; i++) {
         double sum = y[i] - mean[i];
         for (int k = 0; k < i; k++) {
-          sum -= lower.getEntry(i, k) * x[k];
+          sum -= lower[i][k] * x[k];
         }
-        x[i] = sum / lower.getEntry(i, i);
+        x[i] = sum / lower[i][i];
         squares += x[i] * x[i];
       }
       return -0.5 * squares - logs;

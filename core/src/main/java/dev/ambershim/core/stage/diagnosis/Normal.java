@@ -93,11 +93,12 @@ final class Normal {
     }
     CholeskyDecomposition split =
         new CholeskyDecomposition(new Array2DRowRealMatrix(a, false), 1e-6, 0);
+    double[][] lower = split.getL().getData();
     double[] found = split.getSolver().solve(new ArrayRealVector(side, false)).toArray();
     double gain = 0;
     for (int i = 0; i < n; i++) {
       gain += found[i] * side[i];
-      logs += Math.log(split.getL().getEntry(i, i));
+      logs += Math.log(lower[i][i]);
     }
     double[] likely = prior.clone();
     for (int i = 0; i < n; i++) {

@@ -163,9 +163,9 @@ class ClockLadderTest {
             List.of(passed(4600, 70), passed(4700, 73), passed(4800, 77)));
     var finding = headroom.kelvinAtEqualClock().orElseThrow();
     assertThat(finding.value()).isCloseTo(-10.5, within(1e-9));
-    // Four readings of 0.8 K in two pairs, and two mounts of 0.3 K, in squares (JCGM 100, 5.1.2).
+    // Four readings of 0.6 K in two pairs, and two mounts of 0.3 K, in squares (JCGM 100, 5.1.2).
     assertThat(finding.interval().orElseThrow().width() / 2)
-        .isCloseTo(1.959964 * Math.sqrt(0.8 * 0.8 + 2 * 0.09), within(1e-6));
+        .isCloseTo(1.959964 * Math.sqrt(0.6 * 0.6 + 2 * 0.09), within(1e-6));
     assertThat(finding.sentence())
         .startsWith("At 4600 to 4700 MHz, rung against rung, the hottest");
   }
@@ -197,9 +197,9 @@ class ClockLadderTest {
     assertThat(two.value()).isEqualTo(one.value());
     // Reading errors halve as squares, two mounts do not (JCGM 100:2008, 5.1.2).
     assertThat(one.interval().orElseThrow().width() / 2)
-        .isCloseTo(1.959964 * Math.sqrt(2 * 0.64 + 2 * 0.09), within(1e-6));
+        .isCloseTo(1.959964 * Math.sqrt(2 * 0.36 + 2 * 0.09), within(1e-6));
     assertThat(two.interval().orElseThrow().width() / 2)
-        .isCloseTo(1.959964 * Math.sqrt(0.64 + 2 * 0.09), within(1e-6));
+        .isCloseTo(1.959964 * Math.sqrt(0.36 + 2 * 0.09), within(1e-6));
   }
 
   @Test
