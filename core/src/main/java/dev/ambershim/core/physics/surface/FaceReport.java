@@ -35,7 +35,7 @@ public record FaceReport(
   private static final int DRAWS = 200;
 
   /** What the likely shape leaves open, about the middle of the draws; set by simulation. */
-  private static final double WIDER = 1.25;
+  private static final double WIDER = 1.15;
 
   /** A shape narrower than this share of what was found is no shape. */
   private static final double LEAST_SHAPE = 0.2;
