@@ -40,7 +40,7 @@ public record ClockGain(double megahertz, Interval interval) {
   private static final double SLOPE_SIGMA = 0.45;
 
   /** How much the room moves between tries at which nobody read it, K; common practice. */
-  private static final double UNREAD_ROOM_KELVIN = 0.6;
+  private static final double UNREAD_ROOM_KELVIN = 0.8;
 
   /** Heat grows with clock and voltage, about so: common practice, as in {@link ClockModel}. */
   private static final double HEAT_POWER = 2.6;
