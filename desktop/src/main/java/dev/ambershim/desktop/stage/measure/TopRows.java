@@ -12,6 +12,7 @@ import dev.ambershim.core.stage.measure.FitAnswer;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
+import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.ReadingBox;
@@ -40,6 +41,7 @@ final class TopRows extends Column {
   private final TextField name = new TextField();
   private final Button usual = new Button("Begin with what usually stands there");
   private List<String> shape = List.of();
+  private FitAnswer fit;
 
   /** One top's nodes. */
   private record Row(ReadingBox reading, List<FigureBox> figures, Label derived, Label working) {}
@@ -115,21 +117,55 @@ final class TopRows extends Column {
     List<String> now =
         tops.stream().map(t -> t.name() + "|" + t.kind() + "|" + t.overBoard()).toList();
     if (!now.equals(shape)) {
-      shape = now;
-      built.clear();
-      rows.getChildren().clear();
-      for (int i = 0; i < tops.size(); i++) {
-        rows.getChildren().add(row(tops.get(i), i));
+      int kept = 0;
+      while (kept < Math.min(built.size(), now.size()) && now.get(kept).equals(shape.get(kept))) {
+        kept++;
       }
+      boolean fresh = built.isEmpty();
+      shape = now;
+      fit = null;
+      built.subList(kept, built.size()).clear();
+      rows.getChildren().remove(kept, rows.getChildren().size());
+      build(now, fresh);
     }
-    for (Row row : built) {
-      row.reading().refresh();
-      row.figures().forEach(FigureBox::refresh);
+    built.forEach(TopRows::refresh);
+  }
+
+  private static void refresh(Row row) {
+    row.reading().refresh();
+    row.figures().forEach(FigureBox::refresh);
+  }
+
+  /**
+   * Builds the rows that are missing.
+   *
+   * @param slowly one with each frame, as all of them at once would hold the window up; only where
+   *     none stood before, so that nothing jumps under somebody's eyes
+   */
+  private void build(List<String> of, boolean slowly) {
+    Job job = model.jobProperty().get();
+    while (of.equals(shape) && job != null && built.size() < job.heights().tops().size()) {
+      int index = built.size();
+      rows.getChildren().add(row(job.heights().tops().get(index), index));
+      if (slowly) {
+        refresh(built.get(index));
+        derived();
+        Frames.later(1, () -> build(of, true));
+        return;
+      }
     }
   }
 
   /** Shows what the heights are over the substrate. */
-  void derived(FitAnswer fit) {
+  void derived(FitAnswer answer) {
+    fit = answer;
+    derived();
+  }
+
+  private void derived() {
+    if (fit == null) {
+      return;
+    }
     List<Top> tops = model.jobProperty().get().heights().tops();
     for (int i = 0; i < built.size() && i < tops.size(); i++) {
       String top = tops.get(i).name();
