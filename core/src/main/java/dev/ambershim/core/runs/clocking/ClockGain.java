@@ -2,6 +2,7 @@ package dev.ambershim.core.runs.clocking;
 
 import dev.ambershim.core.base.Interval;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -50,6 +51,9 @@ public record ClockGain(double megahertz, Interval interval) {
 
   private static final double FINEST = 5;
 
+  /** A model of heat that gave what the rungs showed a smaller chance is left out. */
+  private static final double LEAST_FORESEEN = 0.01;
+
   private static final int GRID = 161;
 
   /** Edges are looked for so far beyond the lowest and the highest rung, as a share. */
@@ -62,6 +66,13 @@ public record ClockGain(double megahertz, Interval interval) {
    * @param remountKelvin standard deviation of a rise between mounts
    */
   public static ClockGain of(
+      ClockLadder before, ClockLadder after, Optional<ClockModel> heat, double remountKelvin) {
+    ClockGain told = drawn(before, after, heat, remountKelvin);
+    return told == null ? drawn(before, after, Optional.empty(), remountKelvin) : told;
+  }
+
+  /** Null where the rungs speak against nearly all that the model of heat draws. */
+  private static ClockGain drawn(
       ClockLadder before, ClockLadder after, Optional<ClockModel> heat, double remountKelvin) {
     Side first = new Side(before, remountKelvin);
     Side second = new Side(after, remountKelvin);
@@ -88,7 +99,10 @@ public record ClockGain(double megahertz, Interval interval) {
       gains[d] = topAfter - topBefore;
       best = Math.max(best, logs[d]);
     }
-    return weighed(gains, logs, best);
+    // Which rungs were too hot is a prediction of that model; one it would hardly have made shows
+    // that it does not hold there, as where the voltage goes up in jumps.
+    double foreseen = Arrays.stream(logs).map(Math::exp).average().orElseThrow();
+    return heat.isPresent() && foreseen < LEAST_FORESEEN ? null : weighed(gains, logs, best);
   }
 
   private static ClockGain weighed(double[] gains, double[] logs, double best) {

@@ -170,6 +170,23 @@ class ClockLadderTest {
         .startsWith("At 4600 to 4700 MHz, rung against rung, the hottest");
   }
 
+  /**
+   * A voltage that goes up in jumps: both sides were too hot where a smooth course would have
+   * passed. What the rungs bound counts then: two edges, each anywhere between its two rungs, lie
+   * 200 MHz apart in the middle, and 300 at most.
+   */
+  @Test
+  void rungsThatSpeakAgainstTheModelOfHeatOutdoIt() {
+    Headroom headroom =
+        headroom(
+            List.of(passed(4600, 78), passed(4700, 82), ended(4800, Outcome.TOO_HOT)),
+            List.of(passed(4800, 74), passed(4900, 78), ended(5000, Outcome.TOO_HOT)));
+    ClockGain gain = headroom.gain().orElseThrow();
+    assertThat(gain.megahertz()).isCloseTo(200, within(20.0));
+    assertThat(gain.interval().low()).isBetween(80.0, 145.0);
+    assertThat(gain.interval().high()).isBetween(255.0, 320.0);
+  }
+
   @Test
   void aStoppedTryBoundsNothing() {
     ClockLadder ladder =
