@@ -16,6 +16,9 @@ public record StackCase(
     List<HeatSource> heat,
     double filmWattsPerSquareMetreKelvin,
     double coolantCelsius) {
+  /** A heated strip counts as if it were no longer than this many widths. */
+  private static final double LONGEST_STRIP = 6;
+
   /** Copies its lists. */
   public StackCase {
     layers = List.copyOf(layers);
@@ -41,6 +44,24 @@ public record StackCase(
   /** The same stack with another film, W/m²·K. */
   public StackCase withFilm(double wattsPerSquareMetreKelvin) {
     return new StackCase(layers, heat, wattsPerSquareMetreKelvin, coolantCelsius);
+  }
+
+  /** The rectangle around all that is heated, or around the lowest layer where nothing is. */
+  public Patch heated() {
+    List<Patch> warm = heat.stream().map(HeatSource::patch).toList();
+    StackLayer lowest = layers.get(0);
+    return warm.isEmpty() ? lowest.bounds() : lowest.over(warm).bounds();
+  }
+
+  /**
+   * The side of a square as large as what is heated, m; of a strip at least a part of its length,
+   * or cells of a share of it would be too many.
+   */
+  public double heatedMetres() {
+    Patch hull = heated();
+    double longest = Math.max(hull.widthMillimetres(), hull.depthMillimetres());
+    double square = Math.sqrt(hull.widthMillimetres() * hull.depthMillimetres());
+    return 1e-3 * Math.max(square, longest / LONGEST_STRIP);
   }
 
   /** Heat of all sources without leakage, W. */

@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.Planes;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import java.util.ArrayDeque;
@@ -194,14 +195,14 @@ final class Boxes {
     double wanted =
         length
             / Footprint.detailMetres(stack, layer)
-            * Footprint.hullMetres(stack)
+            * stack.heatedMetres()
             / finest
             / CELLS_BY_DETAIL;
     if (layer == lowest) {
       double thickness = stack.layers().get(layer).thicknessMicrometres() * 1e-6;
       wanted = Math.max(wanted, MODES_BY_THICKNESS * length / thickness);
     }
-    double most = Math.min(MOST_MODES, MODES_BY_CELL * Footprint.hullMetres(stack) / finest);
+    double most = Math.min(MOST_MODES, MODES_BY_CELL * stack.heatedMetres() / finest);
     int count = Math.max(to - from, (int) Math.ceil(Math.min(most, wanted)));
     return new Cosines(planes[from], length, count);
   }

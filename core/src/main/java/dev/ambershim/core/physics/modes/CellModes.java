@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.modes;
 
+import dev.ambershim.core.physics.conduction.Planes;
 import java.util.Arrays;
 import org.hipparchus.linear.EigenDecompositionSymmetric;
 import org.hipparchus.util.Precision;

@@ -2,6 +2,7 @@ package dev.ambershim.core.physics.modes;
 
 import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.Planes;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import java.util.ArrayList;
@@ -10,14 +11,6 @@ import java.util.List;
 
 /** Where the layers of a stack lie: the planes that cut them in cells, and the cells they fill. */
 final class Footprint {
-  /** As for the grid of cells: a share of the distance from the heat, at most. */
-  private static final double GROWTH = 2.5;
-
-  private static final double MOST_GROWTH = 0.6;
-
-  /** A heated strip counts as if it were no longer than this many widths. */
-  private static final double LONGEST_STRIP = 6;
-
   /** How much wider a pattern gets on its way through a solid, in thicknesses. */
   private static final double SMEAR = 2;
 
@@ -44,30 +37,7 @@ final class Footprint {
   static double[] planes(StackCase stack, double fine, int parts, boolean alongX) {
     List<Patch> all = new ArrayList<>();
     stack.layers().forEach(l -> all.addAll(l.patches()));
-    Patch hull = hull(stack);
-    double growth = Math.min(MOST_GROWTH, GROWTH * fine / (hullMetres(stack) / 2));
-    return Planes.of(
-        edges(all, alongX),
-        new Planes.Size(low(hull, alongX), high(hull, alongX), fine, growth),
-        parts);
-  }
-
-  /** The rectangle around all that is heated, or around the lowest layer where nothing is. */
-  private static Patch hull(StackCase stack) {
-    List<Patch> warm = stack.heat().stream().map(HeatSource::patch).toList();
-    StackLayer lowest = stack.layers().get(0);
-    return warm.isEmpty() ? lowest.bounds() : lowest.over(warm).bounds();
-  }
-
-  /**
-   * The side of a square as large as what is heated, m; of a strip at least a part of its length,
-   * or its cells would be too many.
-   */
-  static double hullMetres(StackCase stack) {
-    Patch hull = hull(stack);
-    double longest = Math.max(hull.widthMillimetres(), hull.depthMillimetres());
-    double square = Math.sqrt(hull.widthMillimetres() * hull.depthMillimetres());
-    return 1e-3 * Math.max(square, longest / LONGEST_STRIP);
+    return Planes.of(edges(all, alongX), Planes.Size.over(stack, fine, alongX), parts);
   }
 
   /**
@@ -75,7 +45,7 @@ final class Footprint {
    * heat and then smeared by every solid on the way. The lowest counts as one on its own way.
    */
   static double detailMetres(StackCase stack, int layer) {
-    double narrowest = hullMetres(stack);
+    double narrowest = stack.heatedMetres();
     for (HeatSource heat : stack.heat()) {
       double width = Math.min(heat.patch().widthMillimetres(), heat.patch().depthMillimetres());
       narrowest = Math.min(narrowest, width * 1e-3);

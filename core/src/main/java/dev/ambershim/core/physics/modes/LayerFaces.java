@@ -1,6 +1,7 @@
 package dev.ambershim.core.physics.modes;
 
 import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.Planes;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackSolution;

@@ -2,6 +2,7 @@ package dev.ambershim.core.physics.modes;
 
 import dev.ambershim.core.base.GaussLegendre;
 import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.Planes;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

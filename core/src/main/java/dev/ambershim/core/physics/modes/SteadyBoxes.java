@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.modes;
 
+import dev.ambershim.core.physics.conduction.Planes;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;

@@ -189,7 +189,7 @@ public final class SteadySolver {
 
   /** Root of the area that all heats are in, m. */
   static double width(StackCase stack) {
-    return Footprint.hullMetres(stack);
+    return stack.heatedMetres();
   }
 
   /** Solves on grids of a given width to the usual tolerance. */

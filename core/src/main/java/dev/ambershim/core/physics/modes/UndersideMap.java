@@ -2,6 +2,7 @@ package dev.ambershim.core.physics.modes;
 
 import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.Planes;
 import dev.ambershim.core.physics.conduction.StackCase;
 import java.util.ArrayList;
 import java.util.List;

@@ -8,11 +8,13 @@ import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackRules;
 import dev.ambershim.core.physics.conduction.StackSolution;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.function.ToDoubleFunction;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.MatrixUtils;
@@ -23,29 +25,32 @@ import org.hipparchus.linear.RealMatrix;
  * last temperatures until they rest (Picard); leakage is found from how much each source warms each
  * (Newton from below, which for growing, convex power reaches the lowest balance if there is one).
  *
- * <p>The discretisation error follows from the same stack on grids of twice and four times the cell
- * size (Roache 1994, <i>J. Fluids Eng.</i> 116, 405): the observed order is used between 1 and 1.5,
- * as heat crowds along the edges of footprints and a higher one is chance; and his factor of safety
- * for three grids, 1.25.
+ * <p>The same stack is solved on grids whose cells are cut in two, three and four parts, and in
+ * more for as long as the error asks for it; {@link Extrapolation} tells what they show together.
  */
 public final class CellSolver {
   /** On the residual. */
   private static final double TOLERANCE = 1e-8;
 
-  private static final double SAFETY = 1.25;
+  /** Cells over the width of what is heated, before they are cut. */
+  private static final double FIRST_WIDTH = 12;
 
-  /** By how much a step is larger than the next finer one, at least and at most. */
-  private static final double LEAST_GAIN = Math.sqrt(2);
+  /** Into how many parts the cells of the first grids are cut. */
+  private static final List<Integer> PARTS = List.of(2, 3, 4);
 
-  private static final double MOST_GAIN = Math.pow(2, 1.5);
+  /** Where so few cells are asked for that edges alone ask for more. */
+  private static final List<Integer> FEWEST_PARTS = List.of(1, 2, 3);
 
-  /** Where steps go up and down. */
-  private static final double UNSTEADY_GAIN = 2;
+  /** By how much finer the next grid is, at least and at most. */
+  private static final double LEAST_GROWTH = 1.25;
 
-  /** Where refinement by itself starts, grows and ends. */
-  private static final long FIRST_CELLS = 24_000;
+  private static final double MOST_GROWTH = 1.75;
 
-  private static final int GROWTH = 4;
+  /** What is told falls about with this power of the cells' width; so much less is aimed at. */
+  private static final double ORDER = 3.5;
+
+  private static final double AIM = 1.2;
+
   private static final long MOST_CELLS = 6_200_000;
 
   private final Team team;
@@ -68,8 +73,8 @@ public final class CellSolver {
   }
 
   /**
-   * Solves on a grid of about so many cells, or refines until the discretisation error is below a
-   * share of the highest rise.
+   * Solves on grids of which the finest has about so many cells, or refines until the
+   * discretisation error is below a share of the highest rise.
    *
    * @param cells wanted number of cells, or empty to refine
    * @param errorShare of the rise, such as 0.005; not used where {@code cells} is given
@@ -79,60 +84,123 @@ public final class CellSolver {
   public StackSolution solve(StackCase stack, OptionalLong cells, double errorShare) {
     StackRules.check(stack);
     if (cells.isPresent()) {
-      return solution(StackGrid.ofAbout(stack, cells.getAsLong()), watch);
+      long wanted = cells.getAsLong();
+      List<Integer> parts = parts(stack, 1, wanted);
+      return told(
+          stack,
+          shown(stack, StackGrid.fineFor(stack, wanted, new Cut(parts.get(2))), parts, watch));
     }
-    double done = 0;
-    StackSolution best = null;
-    for (long wanted = FIRST_CELLS; wanted <= MOST_CELLS; wanted *= GROWTH) {
-      double to = done + (1 - done) * 0.5;
-      best = solution(StackGrid.ofAbout(stack, wanted), watch.part(done, to));
-      done = to;
-      double rise = best.peakCelsius() - stack.coolantCelsius();
-      if (best.discretisationErrorKelvin() <= errorShare * rise) {
-        break;
+    double fine = stack.heatedMetres() / FIRST_WIDTH;
+    double done = 0.5;
+    List<Shown> all = shown(stack, fine, parts(stack, fine, MOST_CELLS), watch.part(0, done));
+    while (true) {
+      StackSolution found = told(stack, all);
+      double wanted = errorShare * (found.peakCelsius() - stack.coolantCelsius());
+      if (found.discretisationErrorKelvin() <= wanted) {
+        return found;
       }
+      int last = all.get(all.size() - 1).parts;
+      double growth = Math.pow(AIM * found.discretisationErrorKelvin() / wanted, 1 / ORDER);
+      growth = Math.max(LEAST_GROWTH, Math.min(MOST_GROWTH, growth));
+      int next = Math.max(last + 1, (int) Math.ceil(growth * last));
+      if (StackGrid.estimate(stack, fine, new Cut(next)) > MOST_CELLS) {
+        return found;
+      }
+      double to = done + (1 - done) * 0.5;
+      all.addAll(shown(stack, fine, List.of(next), watch.part(done, to)));
+      done = to;
     }
-    return best;
   }
 
-  private StackSolution solution(StackGrid fine, SolveWatch part) {
-    StackGrid middle = fine.coarser();
-    StackGrid coarse = middle.coarser();
-    List<StackSolution.Source> c = field(coarse, SolveWatch.NONE).field.sources();
-    part.share(0.05);
-    List<StackSolution.Source> m = field(middle, part.part(0.05, 0.2)).field.sources();
-    Solved solved = field(fine, part.part(0.2, 1));
-    List<StackSolution.Source> f = solved.field.sources();
+  private static List<Integer> parts(StackCase stack, double fine, long most) {
+    boolean few = StackGrid.estimate(stack, fine, new Cut(PARTS.get(2))) > most;
+    return few ? FEWEST_PARTS : PARTS;
+  }
+
+  /**
+   * What one grid shows.
+   *
+   * @param parts into how many its cells are cut
+   */
+  private record Shown(
+      int parts,
+      List<StackSolution.Source> sources,
+      List<StackSolution.Layer> layers,
+      double leaving,
+      long cells,
+      int iterations,
+      StackSolution.HeatMap map) {}
+
+  private List<Shown> shown(StackCase stack, double fine, List<Integer> parts, SolveWatch watch) {
+    double[] work =
+        parts.stream().mapToDouble(p -> StackGrid.estimate(stack, fine, new Cut(p))).toArray();
+    double whole = Arrays.stream(work).sum();
+    double done = 0;
+    List<Shown> all = new ArrayList<>();
+    for (int g = 0; g < work.length; g++) {
+      double to = Math.min(1, done + work[g] / whole);
+      StackGrid grid = StackGrid.of(stack, fine, new Cut(parts.get(g)));
+      Solved solved = field(grid, watch.part(done, to));
+      all.add(
+          new Shown(
+              parts.get(g),
+              solved.field.sources(),
+              solved.field.layers(),
+              solved.field.leaving(),
+              grid.cells(),
+              solved.iterations,
+              solved.field.map()));
+      done = to;
+    }
+    return all;
+  }
+
+  /** What all grids show together. */
+  private static StackSolution told(StackCase stack, List<Shown> all) {
+    Extrapolation together = new Extrapolation(all.stream().mapToInt(Shown::parts).toArray());
+    Shown finest = all.get(all.size() - 1);
+    List<StackSolution.Source> sources = new ArrayList<>();
     double error = 0;
-    for (int s = 0; s < f.size(); s++) {
-      error =
-          Math.max(
-              error, error(c.get(s).meanCelsius(), m.get(s).meanCelsius(), f.get(s).meanCelsius()));
-      error =
-          Math.max(
-              error, error(c.get(s).peakCelsius(), m.get(s).peakCelsius(), f.get(s).peakCelsius()));
+    double in = 0;
+    double peak = stack.coolantCelsius();
+    for (int s = 0; s < finest.sources.size(); s++) {
+      int at = s;
+      double[] means = each(all, g -> g.sources.get(at).meanCelsius());
+      double[] peaks = each(all, g -> g.sources.get(at).peakCelsius());
+      // What the hottest place is above the mean is small and does not fall as evenly.
+      double[] above = new double[peaks.length];
+      Arrays.setAll(above, g -> peaks[g] - means[g]);
+      StackSolution.Source f = finest.sources.get(s);
+      double mean = together.of(means);
+      double high = mean + together.roughly(above);
+      sources.add(new StackSolution.Source(f.name(), f.watts(), mean, high));
+      error = Math.max(error, together.doubt(means) + together.roughDoubt(above));
+      peak = Math.max(peak, high);
+      in += f.watts();
     }
-    double in = solved.field.watts();
+    List<StackSolution.Layer> layers = new ArrayList<>();
+    for (int l = 0; l < finest.layers.size(); l++) {
+      int at = l;
+      layers.add(
+          new StackSolution.Layer(
+              finest.layers.get(l).name(),
+              together.of(each(all, g -> g.layers.get(at).bottomMeanCelsius())),
+              together.of(each(all, g -> g.layers.get(at).topMeanCelsius()))));
+    }
     return new StackSolution(
-        f,
-        solved.field.peak(),
-        solved.field.layers(),
+        sources,
+        peak,
+        layers,
         in,
-        in == 0 ? 0 : (in - solved.field.leaving()) / in,
+        in == 0 ? 0 : (in - finest.leaving) / in,
         error,
-        fine.cells(),
-        solved.iterations,
-        Optional.of(solved.field.map()));
+        finest.cells,
+        finest.iterations,
+        Optional.of(finest.map));
   }
 
-  /** What is left in the finest of three values, by the order they show, held between ½ and 1.5. */
-  static double error(double coarse, double middle, double fine) {
-    double last = Math.abs(fine - middle);
-    double before = Math.abs(middle - coarse);
-    double ratio = last > 0 ? before / last : MOST_GAIN;
-    boolean steady = (fine - middle) * (middle - coarse) >= 0;
-    double gain = steady ? Math.min(MOST_GAIN, Math.max(LEAST_GAIN, ratio)) : UNSTEADY_GAIN;
-    return SAFETY * last / (gain - 1);
+  private static double[] each(List<Shown> all, ToDoubleFunction<Shown> value) {
+    return all.stream().mapToDouble(value).toArray();
   }
 
   private record Solved(StackField field, int iterations) {}

@@ -12,14 +12,14 @@ import java.util.function.IntConsumer;
  */
 final class Multigrid {
   /**
-   * Width to which columns are joined, in widths of the middle column: the narrow half is joined in
-   * twos, and those little wider. Were more joined, what changes along the short side of long cells
-   * would be smoothed too slowly.
+   * Width to which columns are joined, in widths of the narrowest: that is joined in twos, and
+   * those little wider. Were more joined, what changes along the short side of long cells would be
+   * smoothed too slowly.
    */
   private static final double WIDTHS = 2.8;
 
   /** Columns of the next grid as a share of those of this one, at most. */
-  private static final double JOINED = 0.7;
+  private static final double JOINED = 0.8;
 
   private final List<MultigridLevel> levels = new ArrayList<>();
 
@@ -27,7 +27,7 @@ final class Multigrid {
   Multigrid(Conductances finest, Team team) {
     Conductances a = finest;
     while (a.nx > 1 || a.ny > 1) {
-      double size = WIDTHS * Math.min(a.x.medianWidth(), a.y.medianWidth());
+      double size = WIDTHS * Math.min(a.x.narrowest(), a.y.narrowest());
       int[] gi = a.x.groups(size);
       int[] gj = a.y.groups(size);
       while ((gi.length - 1) * (gj.length - 1) > JOINED * a.nx * a.ny) {

@@ -106,23 +106,46 @@ final class StackField {
   /** Mean and peak of each source, °C. */
   List<StackSolution.Source> sources() {
     double[] face = underside();
+    double coolant = grid.stack.coolantCelsius();
     List<StackSolution.Source> all = new ArrayList<>();
+    HotPlace places =
+        new HotPlace(
+            grid.x,
+            grid.y,
+            face,
+            grid.stack.heat(),
+            watts,
+            grid.stack.layers().get(0),
+            conductivityBelow(face));
     for (int s = 0; s < watts.length; s++) {
       HeatSource source = grid.stack.heat().get(s);
       double[] areas = grid.areasUnder(source.patch());
       double sum = 0;
       double whole = 0;
-      double peak = Double.NEGATIVE_INFINITY;
+      int hot = -1;
       for (int c = 0; c < areas.length; c++) {
         if (areas[c] > 0) {
-          sum += areas[c] * face[c];
+          sum += areas[c] * (face[c] - coolant);
           whole += areas[c];
-          peak = Math.max(peak, face[c]);
+          hot = hot < 0 || face[c] > face[hot] ? c : hot;
         }
       }
-      all.add(new StackSolution.Source(source.name(), watts[s], sum / whole, peak));
+      double peak = places.celsius(hot, areas);
+      all.add(new StackSolution.Source(source.name(), watts[s], coolant + sum / whole, peak));
     }
     return all;
+  }
+
+  /** The lowest layer's conductivity where it is hottest, W/m·K. */
+  private double conductivityBelow(double[] face) {
+    if (conductivity == null || conductivity[0] == null) {
+      return grid.stack.layers().get(0).conductivityWattsPerMetreKelvin();
+    }
+    int hot = 0;
+    for (int c = 0; c < face.length; c++) {
+      hot = face[c] > face[hot] ? c : hot;
+    }
+    return conductivity[0][hot];
   }
 
   /** The highest temperature of the underside, °C. */

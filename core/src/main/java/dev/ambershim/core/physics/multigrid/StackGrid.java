@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.Patch;
+import dev.ambershim.core.physics.conduction.Planes;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackRules;
@@ -19,17 +20,6 @@ import java.util.Locale;
  * layer does.
  */
 final class StackGrid {
-  /** Wanted slice height as a share of the wanted column width, where heat enters. */
-  private static final double SLICE_SHARE = 0.75;
-
-  /**
-   * The wanted size grows with the distance from the heat so that it stays about the same share of
-   * that distance, as a field of one over distance asks for.
-   */
-  private static final double GROWTH = 2.5;
-
-  private static final double MOST_GROWTH = 0.6;
-
   final StackCase stack;
   final Axis x;
   final Axis y;
@@ -57,15 +47,15 @@ final class StackGrid {
    * Lays the grid.
    *
    * @param stack a stack that passed {@link StackRules}
-   * @param fineMetres wanted column width where heat enters
+   * @param fineMetres wanted column width where heat enters, before cells are cut
    * @throws Problem {@code stack.floating} if a part of a layer has no way to the cooling
    */
-  static StackGrid of(StackCase stack, double fineMetres) {
-    Axis x = axis(stack, fineMetres, true);
-    Axis y = axis(stack, fineMetres, false);
+  static StackGrid of(StackCase stack, double fineMetres, Cut cut) {
+    Axis x = axis(stack, fineMetres, cut, true);
+    Axis y = axis(stack, fineMetres, cut, false);
     List<Integer> layers = new ArrayList<>();
     List<Double> heights = new ArrayList<>();
-    slices(stack, fineMetres, layers, heights);
+    slices(stack, fineMetres, cut, layers, heights);
     boolean[][] present = new boolean[stack.layers().size()][x.cells() * y.cells()];
     for (int l = 0; l < present.length; l++) {
       for (Patch p : stack.layers().get(l).patches()) {
@@ -84,22 +74,26 @@ final class StackGrid {
     return grid;
   }
 
-  /** The grid of about so many cells. */
+  /** The grid of about so many even cells. */
   static StackGrid ofAbout(StackCase stack, long cells) {
-    double wide = 1e-3 * Math.max(widthMillimetres(stack), 1e-3);
-    double coarse = wide;
-    double fine = wide / 1e5;
+    return of(stack, fineFor(stack, cells, Cut.EVEN), Cut.EVEN);
+  }
+
+  /** The column width, m, before cells are cut, that gives about so many cells. */
+  static double fineFor(StackCase stack, long cells, Cut cut) {
+    double coarse = widestMetres(stack);
+    double fine = coarse / 1e5;
     for (int i = 0; i < 60 && coarse / fine > 1.0005; i++) {
       double middle = Math.sqrt(coarse * fine);
-      if (estimate(stack, middle) > cells) {
+      if (estimate(stack, middle, cut) > cells) {
         fine = middle;
       } else {
         coarse = middle;
       }
     }
     // The count jumps from one cell size to the next; the nearer side of the jump is taken.
-    boolean over = estimate(stack, fine) - cells < cells - estimate(stack, coarse);
-    return of(stack, over ? fine : coarse);
+    boolean over = estimate(stack, fine, cut) - cells < cells - estimate(stack, coarse, cut);
+    return over ? fine : coarse;
   }
 
   /** The same cells for a stack of the same geometry. */
@@ -114,54 +108,24 @@ final class StackGrid {
     return new StackGrid(other, x, y, layerOf, heights, present);
   }
 
-  /** The grid whose cells are joined in pairs in every direction, as far as marks allow. */
-  StackGrid coarser() {
-    Axis wideX = x.joined(x.pairs());
-    Axis wideY = y.joined(y.pairs());
-    List<Integer> layers = new ArrayList<>();
-    List<Double> heights = new ArrayList<>();
-    int k = 0;
-    while (k < slices()) {
-      boolean pair = k + 1 < slices() && layerOf[k] == layerOf[k + 1];
-      layers.add(layerOf[k]);
-      heights.add(height[k] + (pair ? height[k + 1] : 0));
-      k += pair ? 2 : 1;
-    }
-    boolean[][] wide = new boolean[present.length][wideX.cells() * wideY.cells()];
-    for (int l = 0; l < wide.length; l++) {
-      for (int c = 0; c < wide[l].length; c++) {
-        double cx = wideX.centre(c % wideX.cells());
-        double cy = wideY.centre(c / wideX.cells());
-        wide[l][c] = present[l][y.cellAt(cy) * x.cells() + x.cellAt(cx)];
-      }
-    }
-    return new StackGrid(
-        stack,
-        wideX,
-        wideY,
-        layers.stream().mapToInt(Integer::intValue).toArray(),
-        heights.stream().mapToDouble(Double::doubleValue).toArray(),
-        wide);
-  }
-
-  private static double widthMillimetres(StackCase stack) {
-    double widest = 0;
+  private static double widestMetres(StackCase stack) {
+    double widest = 1e-3;
     for (StackLayer layer : stack.layers()) {
       Patch p = layer.bounds();
       widest = Math.max(widest, Math.max(p.widthMillimetres(), p.depthMillimetres()));
     }
-    return widest;
+    return 1e-3 * widest;
   }
 
   /** About how many cells a grid would have, without laying it. */
-  private static double estimate(StackCase stack, double fineMetres) {
-    Axis x = axis(stack, fineMetres, true);
-    Axis y = axis(stack, fineMetres, false);
+  static double estimate(StackCase stack, double fineMetres, Cut cut) {
+    Axis x = axis(stack, fineMetres, cut, true);
+    Axis y = axis(stack, fineMetres, cut, false);
     if ((double) x.cells() * y.cells() > 4e8) {
       return Double.POSITIVE_INFINITY;
     }
     List<Integer> layers = new ArrayList<>();
-    slices(stack, fineMetres, layers, new ArrayList<>());
+    slices(stack, fineMetres, cut, layers, new ArrayList<>());
     int[] count = new int[stack.layers().size()];
     layers.forEach(l -> count[l]++);
     double sum = 0;
@@ -175,34 +139,16 @@ final class StackGrid {
     return sum;
   }
 
-  private static Axis axis(StackCase stack, double fine, boolean alongX) {
+  private static Axis axis(StackCase stack, double fine, Cut cut, boolean alongX) {
     List<Patch> all = new ArrayList<>();
     stack.layers().forEach(l -> all.addAll(l.patches()));
-    List<Patch> warm = new ArrayList<>();
-    stack.heat().forEach(h -> warm.add(h.patch()));
-    all.addAll(warm);
-    if (warm.isEmpty()) {
-      warm.addAll(stack.layers().get(0).patches());
-    }
+    stack.heat().forEach(h -> all.add(h.patch()));
     double[] marks = new double[all.size() * 2];
     for (int i = 0; i < all.size(); i++) {
       marks[2 * i] = low(all.get(i), alongX);
       marks[2 * i + 1] = high(all.get(i), alongX);
     }
-    double low = warm.stream().mapToDouble(p -> low(p, alongX)).min().orElseThrow();
-    double high = warm.stream().mapToDouble(p -> high(p, alongX)).max().orElseThrow();
-    return Axis.snapped(marks, low, high, fine, growth(stack, fine));
-  }
-
-  private static double growth(StackCase stack, double fine) {
-    List<Patch> warm = new ArrayList<>();
-    stack.heat().forEach(h -> warm.add(h.patch()));
-    Patch hull =
-        stack.heat().isEmpty()
-            ? stack.layers().get(0).bounds()
-            : stack.layers().get(0).over(warm).bounds();
-    double half = 0.5e-3 * Math.sqrt(hull.widthMillimetres() * hull.depthMillimetres());
-    return Math.min(MOST_GROWTH, GROWTH * fine / half);
+    return cut.columns(marks, Planes.Size.over(stack, fine, alongX));
   }
 
   private static double low(Patch p, boolean alongX) {
@@ -214,8 +160,8 @@ final class StackGrid {
   }
 
   private static void slices(
-      StackCase stack, double fine, List<Integer> layers, List<Double> heights) {
-    double growth = growth(stack, fine);
+      StackCase stack, double fine, Cut cut, List<Integer> layers, List<Double> heights) {
+    Planes.Size size = Planes.Size.through(stack, fine, fine * cut.sliceShare());
     double z = 0;
     for (int l = 0; l < stack.layers().size(); l++) {
       StackLayer layer = stack.layers().get(l);
@@ -225,8 +171,8 @@ final class StackGrid {
         heights.add(thickness);
         continue;
       }
-      Axis cells =
-          Axis.snapped(new double[] {z, z + thickness}, 0, 0, fine * SLICE_SHARE, growth, 2);
+      double top = z + thickness;
+      Axis cells = cut.slices(z, top, size);
       for (int i = 0; i < cells.cells(); i++) {
         layers.add(l);
         heights.add(cells.width(i));

@@ -14,7 +14,6 @@ import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.conduction.Stacks;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalLong;
 import org.hipparchus.special.Erf;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -110,7 +109,7 @@ class TransientSolverTest {
     double[] watts = {18, 18, 18, 18, 18, 18, 18, 18};
     List<TransientSolver.Moment> moments =
         run(stack, 6000, new double[] {0, 1, 400}, new double[][] {watts, watts, watts});
-    StackSolution steady = CellSolver.plain().solve(stack, OptionalLong.of(6000), 0.005);
+    StackSolution steady = new LiveCells(stack, 6000, Team.alone()).update(stack, SolveWatch.NONE);
     assertThat(moments.get(0).peakCelsius()).isEqualTo(25);
     assertThat(moments.get(1).peakCelsius()).isBetween(40.0, steady.peakCelsius());
     assertThat(moments.get(2).peakCelsius()).isCloseTo(steady.peakCelsius(), within(0.01));
