@@ -21,8 +21,10 @@ import org.hipparchus.special.Erf;
  *
  * @param megahertz the middle of the draws, after less before
  * @param interval their middle 95 %
+ * @param heatLeftOut whether the rungs speak against the model of their temperatures, so that they
+ *     count alone
  */
-public record ClockGain(double megahertz, Interval interval) {
+public record ClockGain(double megahertz, Interval interval, boolean heatLeftOut) {
   private static final double LEVEL = 0.95;
   private static final int DRAWS = 4000;
   private static final long SEED = 0x676169L;
@@ -68,7 +70,11 @@ public record ClockGain(double megahertz, Interval interval) {
   public static ClockGain of(
       ClockLadder before, ClockLadder after, Optional<ClockModel> heat, double remountKelvin) {
     ClockGain told = drawn(before, after, heat, remountKelvin);
-    return told == null ? drawn(before, after, Optional.empty(), remountKelvin) : told;
+    if (told != null) {
+      return told;
+    }
+    ClockGain alone = drawn(before, after, Optional.empty(), remountKelvin);
+    return new ClockGain(alone.megahertz, alone.interval, true);
   }
 
   /** Null where the rungs speak against nearly all that the model of heat draws. */
@@ -131,7 +137,8 @@ public record ClockGain(double megahertz, Interval interval) {
         new Interval(
             FINEST * Math.floor(low / FINEST),
             FINEST * Math.ceil(Math.max(low, top) / FINEST),
-            LEVEL));
+            LEVEL),
+        false);
   }
 
   /** One ladder, and how likely it is for edges. */

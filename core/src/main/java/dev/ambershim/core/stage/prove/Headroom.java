@@ -20,6 +20,10 @@ import java.util.stream.Stream;
  * heat makes of their temperatures stands beside it and is fitted only when it is asked for.
  */
 public final class Headroom {
+  private static final String AGAINST_HEAT =
+      "The rungs that were too hot do not fit how the others warmed, so temperatures are left out;"
+          + " the voltage or the load may have jumped.";
+
   private final ClockLadder before;
   private final ClockLadder after;
   private final double remountKelvin;
@@ -155,11 +159,26 @@ public final class Headroom {
             inputs(),
             "Gelman et al., Bayesian Data Analysis, 10.4; JCGM 101:2008; how soft a stable edge is and"
                 + " when a rung counts: common practice",
-            List.of(
-                "A rung that passed once may fail tomorrow: tries at one clock count, each of them.",
-                "Temperatures are carried to one room by their rise; the cooler must have run at"
-                    + " one speed.",
-                "Both ladders must stand under one load.")));
+            limits()));
+  }
+
+  private List<String> limits() {
+    List<String> limits = new ArrayList<>();
+    limits.add(
+        "A rung that passed once may fail tomorrow: tries at one clock count, each of them.");
+    limits.add(
+        "Temperatures are carried to one room by their rise; the cooler must have run at one"
+            + " speed.");
+    limits.add("Both ladders must stand under one load.");
+    if (heatLeftOut()) {
+      limits.add(AGAINST_HEAT);
+    }
+    return limits;
+  }
+
+  /** Whether the rungs speak against the model of their temperatures. */
+  private boolean heatLeftOut() {
+    return gain().map(ClockGain::heatLeftOut).orElse(false);
   }
 
   private LadderWords words() {
@@ -168,7 +187,11 @@ public final class Headroom {
 
   /** What one should know to judge it, a sentence each. */
   public List<String> reasons() {
-    return words().reasons();
+    List<String> reasons = words().reasons();
+    if (heatLeftOut()) {
+      reasons.add(AGAINST_HEAT);
+    }
+    return reasons;
   }
 
   private List<Working.Input> inputs() {
@@ -185,6 +208,11 @@ public final class Headroom {
               "lowest not passed" + side, ladder.lowestBlock().orElse(Double.NaN), Unit.MEGAHERTZ));
     }
     return inputs;
+  }
+
+  /** The same model where the rungs do not speak against it. */
+  private Optional<ClockModel> trusted() {
+    return heatLeftOut() ? Optional.empty() : model();
   }
 
   /** The model of heat and clock over the ladders that have temperatures; fitted at first use. */
@@ -206,7 +234,7 @@ public final class Headroom {
     int side = usable().indexOf(ladder);
     return side < 0
         ? Optional.empty()
-        : model().map(m -> m.celsiusAt(side, clock, Double.NaN, ladder.roomCelsius()));
+        : trusted().map(m -> m.celsiusAt(side, clock, Double.NaN, ladder.roomCelsius()));
   }
 
   /** What to try next, before or after the work; takes a moment when temperatures are known. */
@@ -223,7 +251,7 @@ public final class Headroom {
     if (side < 0 || !(limit > ladder.roomCelsius() + 1)) {
       return Optional.empty();
     }
-    return model()
+    return trusted()
         .map(
             m -> {
               ClockModel.Estimate at = m.clockAt(side, limit, ladder.roomCelsius());
@@ -255,7 +283,7 @@ public final class Headroom {
     if (usable().size() < 2 || !(before.terms().limitCelsius() > before.roomCelsius() + 1)) {
       return Optional.empty();
     }
-    return model()
+    return trusted()
         .map(
             m -> {
               ClockModel.Estimate gain =
@@ -310,7 +338,7 @@ public final class Headroom {
     if (usable().size() < 2) {
       return Optional.empty();
     }
-    return model()
+    return trusted()
         .map(
             m -> {
               ClockModel.Estimate change = m.changeAt(m.referenceMegahertz(), before.roomCelsius());

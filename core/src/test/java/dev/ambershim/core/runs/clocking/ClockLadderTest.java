@@ -185,6 +185,24 @@ class ClockLadderTest {
     assertThat(gain.megahertz()).isCloseTo(200, within(20.0));
     assertThat(gain.interval().low()).isBetween(80.0, 145.0);
     assertThat(gain.interval().high()).isBetween(255.0, 320.0);
+    assertThat(gain.heatLeftOut()).isTrue();
+    // Nor does that model advise what to try next, and the answer says so.
+    assertThat(headroom.next(true).hottest()).isEmpty();
+    assertThat(headroom.heatLimit(true)).isEmpty();
+    assertThat(headroom.reasons()).anyMatch(r -> r.contains("temperatures are left out"));
+    assertThat(headroom.finding().working().limits())
+        .anyMatch(l -> l.contains("temperatures are left out"));
+  }
+
+  @Test
+  void rungsThatFitTheModelOfHeatAreToldWithIt() {
+    Headroom headroom =
+        headroom(
+            List.of(passed(4600, 76), passed(4700, 81), ended(4900, Outcome.TOO_HOT)),
+            List.of(passed(4800, 76), passed(4900, 81), ended(5100, Outcome.TOO_HOT)));
+    assertThat(headroom.gain().orElseThrow().heatLeftOut()).isFalse();
+    assertThat(headroom.next(true).hottest()).isPresent();
+    assertThat(headroom.heatLimit(true)).isPresent();
   }
 
   @Test
