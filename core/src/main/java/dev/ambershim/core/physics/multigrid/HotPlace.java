@@ -21,6 +21,9 @@ final class HotPlace {
   /** Of the rise by what is close, a difference that is the solver's residual and no pattern. */
   private static final double EVEN = 1e-7;
 
+  /** So far beyond an edge nothing of the solid lies, where it ends there. */
+  private static final double BEYOND_MILLIMETRES = 1e-3;
+
   /** Heats farther from the cells than so many thicknesses of the solid are smooth there. */
   private static final double CLOSE = 8;
 
@@ -43,8 +46,8 @@ final class HotPlace {
 
   private final List<Double> flux = new ArrayList<>();
 
-  /** The part of the solid that each is in: its images are of no concern to other parts. */
-  private final List<Patch> solids = new ArrayList<>();
+  /** Where each counts: a heat everywhere, an image only in the part whose edge it is beyond. */
+  private final List<Patch> seenFrom = new ArrayList<>();
 
   /**
    * Keeps its arrays.
@@ -71,28 +74,49 @@ final class HotPlace {
     for (int s = 0; s < watts.length; s++) {
       Patch p = heat.get(s).patch();
       double density = watts[s] / (p.widthMillimetres() * p.depthMillimetres() * 1e-6);
-      for (Patch solid : lowest.patches()) {
-        if (solid.holds(p.xMillimetres(), p.yMillimetres())) {
-          double[] acrossX =
-              images(p.xMillimetres(), solid.xMillimetres(), solid.widthMillimetres());
-          double[] acrossY =
-              images(p.yMillimetres(), solid.yMillimetres(), solid.depthMillimetres());
-          for (double cx : acrossX) {
-            for (double cy : acrossY) {
-              patches.add(new Patch(cx, cy, p.widthMillimetres(), p.depthMillimetres()));
-              flux.add(density);
-              solids.add(solid);
-            }
-          }
-          break;
-        }
-      }
+      add(p, density, lowest.bounds());
+      lowest.patches().stream()
+          .filter(part -> part.holds(p.xMillimetres(), p.yMillimetres()))
+          .findFirst()
+          .ifPresent(part -> addImages(p, density, lowest, part));
     }
   }
 
-  /** A place and its mirror images beyond both ends of a solid. */
-  private static double[] images(double at, double centre, double width) {
-    return new double[] {at, 2 * centre - width - at, 2 * centre + width - at};
+  private void add(Patch patch, double density, Patch seen) {
+    patches.add(patch);
+    flux.add(density);
+    seenFrom.add(seen);
+  }
+
+  /** Adds a heat's mirror images beyond those edges of its part of the solid where that ends. */
+  private void addImages(Patch heat, double density, StackLayer solid, Patch part) {
+    double x0 = heat.xMillimetres();
+    double y0 = heat.yMillimetres();
+    double left = part.leftMillimetres();
+    double right = part.rightMillimetres();
+    double low = part.lowMillimetres();
+    double high = part.highMillimetres();
+    List<Double> acrossX = new ArrayList<>(List.of(x0));
+    List<Double> acrossY = new ArrayList<>(List.of(y0));
+    if (!solid.holds(left - BEYOND_MILLIMETRES, y0)) {
+      acrossX.add(2 * left - x0);
+    }
+    if (!solid.holds(right + BEYOND_MILLIMETRES, y0)) {
+      acrossX.add(2 * right - x0);
+    }
+    if (!solid.holds(x0, low - BEYOND_MILLIMETRES)) {
+      acrossY.add(2 * low - y0);
+    }
+    if (!solid.holds(x0, high + BEYOND_MILLIMETRES)) {
+      acrossY.add(2 * high - y0);
+    }
+    for (double cx : acrossX) {
+      for (double cy : acrossY) {
+        if (cx != x0 || cy != y0) {
+          add(new Patch(cx, cy, heat.widthMillimetres(), heat.depthMillimetres()), density, part);
+        }
+      }
+    }
   }
 
   /**
@@ -230,7 +254,7 @@ final class HotPlace {
       all[p] =
           inside < reach
               && outside < reach
-              && solids.get(p).holds(500 * (left + right), 500 * (low + high));
+              && seenFrom.get(p).holds(500 * (left + right), 500 * (low + high));
     }
     return all;
   }

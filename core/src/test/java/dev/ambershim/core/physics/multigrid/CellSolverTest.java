@@ -329,11 +329,25 @@ class CellSolverTest {
               List.of(heat(x, 1.3, 8, 6, 50)),
               5000,
               20);
-      StackSolution coarse = about(stack, 20_000);
-      StackSolution fine = about(stack, 800_000);
-      double apart = Math.abs(coarse.peakCelsius() - fine.peakCelsius());
-      assertThat(apart).isLessThan(0.002 * (fine.peakCelsius() - 20));
-      assertThat(apart).isLessThan(coarse.discretisationErrorKelvin());
+      coarseAndFineAgree(stack);
+    }
+  }
+
+  private static void coarseAndFineAgree(StackCase stack) {
+    StackSolution coarse = about(stack, 20_000);
+    StackSolution fine = about(stack, 800_000);
+    double apart = Math.abs(coarse.peakCelsius() - fine.peakCelsius());
+    assertThat(apart).isLessThan(0.002 * (fine.peakCelsius() - stack.coolantCelsius()));
+    assertThat(apart).isLessThan(coarse.discretisationErrorKelvin());
+  }
+
+  /** Two rectangles that touch are one solid: heat beside their seam or on it goes on beyond it. */
+  @Test
+  void theHottestPlaceMayLieAtASeam() {
+    List<Patch> angle = List.of(new Patch(0, -3, 16, 6), new Patch(-4, 3, 8, 6));
+    StackLayer die = StackLayer.solid("die", 120, angle.get(0), 700).over(angle);
+    for (double y : new double[] {-1.5, -0.2}) {
+      coarseAndFineAgree(new StackCase(List.of(die), List.of(heat(-4, y, 4, 2.6, 40)), 20_000, 30));
     }
   }
 
