@@ -11,9 +11,12 @@ final class Axis {
   /** Edges of layers and heats, which coarser axes keep for as long as they can. */
   private final double[] marks;
 
-  private Axis(double[] edges, double[] marks) {
+  private final boolean even;
+
+  private Axis(double[] edges, double[] marks, boolean even) {
     this.edges = edges;
     this.marks = marks;
+    this.even = even;
   }
 
   /**
@@ -24,12 +27,12 @@ final class Axis {
    * @param parts into how many every cell is cut
    */
   static Axis of(double[] marks, Planes.Size size, int parts) {
-    return new Axis(Planes.of(marks, size, parts), Planes.distinct(marks));
+    return new Axis(Planes.of(marks, size, parts), Planes.distinct(marks), false);
   }
 
   /** The same with cells that follow the wanted size, at least so many between two marks. */
   static Axis even(double[] marks, Planes.Size size, int least) {
-    return new Axis(Planes.even(marks, size, least), Planes.distinct(marks));
+    return new Axis(Planes.even(marks, size, least), Planes.distinct(marks), true);
   }
 
   /** Number of cells. */
@@ -53,13 +56,17 @@ final class Axis {
     return (edges[cell] + edges[cell + 1]) / 2;
   }
 
-  /** The width of the narrowest cell, m. */
-  double narrowest() {
-    double least = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < cells(); i++) {
-      least = Math.min(least, width(i));
-    }
-    return least;
+  /** Whether cells follow the wanted size alone. */
+  boolean isEven() {
+    return even;
+  }
+
+  /** The width of the narrowest cell, m; of even ones the width that half of them exceed. */
+  double narrowWidth() {
+    double[] widths = new double[cells()];
+    Arrays.setAll(widths, this::width);
+    Arrays.sort(widths);
+    return widths[even ? widths.length / 2 : 0];
   }
 
   /**
@@ -94,7 +101,7 @@ final class Axis {
     for (int i = 0; i < groups.length; i++) {
       joined[i] = edges[groups[i]];
     }
-    return new Axis(joined, marks);
+    return new Axis(joined, marks, even);
   }
 
   /** The cells that make up {@code [from, to]}, both being edges: first, and one past the last. */

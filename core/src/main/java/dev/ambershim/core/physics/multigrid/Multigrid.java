@@ -12,14 +12,17 @@ import java.util.function.IntConsumer;
  */
 final class Multigrid {
   /**
-   * Width to which columns are joined, in widths of the narrowest: that is joined in twos, and
-   * those little wider. Were more joined, what changes along the short side of long cells would be
-   * smoothed too slowly.
+   * Width to which columns are joined, in widths of the narrowest (of even ones, of the middle
+   * one): that is joined in twos, and those little wider. Were more joined, what changes along the
+   * short side of long cells would be smoothed too slowly.
    */
   private static final double WIDTHS = 2.8;
 
   /** Columns of the next grid as a share of those of this one, at most. */
   private static final double JOINED = 0.8;
+
+  /** Likewise of even ones, which can be joined faster. */
+  private static final double EVEN_JOINED = 0.7;
 
   private final List<MultigridLevel> levels = new ArrayList<>();
 
@@ -27,10 +30,11 @@ final class Multigrid {
   Multigrid(Conductances finest, Team team) {
     Conductances a = finest;
     while (a.nx > 1 || a.ny > 1) {
-      double size = WIDTHS * Math.min(a.x.narrowest(), a.y.narrowest());
+      double size = WIDTHS * Math.min(a.x.narrowWidth(), a.y.narrowWidth());
       int[] gi = a.x.groups(size);
       int[] gj = a.y.groups(size);
-      while ((gi.length - 1) * (gj.length - 1) > JOINED * a.nx * a.ny) {
+      double most = (a.x.isEven() ? EVEN_JOINED : JOINED) * a.nx * a.ny;
+      while ((gi.length - 1) * (gj.length - 1) > most) {
         size *= 1.25;
         gi = a.x.groups(size);
         gj = a.y.groups(size);

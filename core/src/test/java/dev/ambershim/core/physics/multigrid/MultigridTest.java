@@ -146,8 +146,8 @@ class MultigridTest {
   private record Way(Conductances fine, Conductances coarse, Transfer transfer) {
     static Way of(StackCase stack) {
       Conductances fine = matrix(stack, 6000);
-      int[] gi = fine.x.groups(2.8 * fine.x.narrowest());
-      int[] gj = fine.y.groups(2.8 * fine.x.narrowest());
+      int[] gi = fine.x.groups(2.8 * fine.x.narrowWidth());
+      int[] gj = fine.y.groups(2.8 * fine.x.narrowWidth());
       Conductances coarse = fine.joined(gi, gj);
       return new Way(fine, coarse, new Transfer(fine, coarse, gi, gj));
     }
