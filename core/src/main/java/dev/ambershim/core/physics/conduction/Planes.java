@@ -1,14 +1,10 @@
 package dev.ambershim.core.physics.conduction;
 
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 
-/**
- * The planes between cells along one axis. Every edge of a layer is one. Between two edges cells
- * shrink quadratically towards both (cosine spacing), as the heat crowds at the edges of
- * footprints; that keeps second order there.
- */
+/** The planes between cells along one axis. Every edge of a layer is one. */
 public final class Planes {
   /** Edges nearer than this to each other are one, m. */
   private static final double SAME = 1e-9;
@@ -78,25 +74,21 @@ public final class Planes {
   }
 
   /**
-   * Lays the planes.
+   * Planes between which cells shrink quadratically towards both edges (cosine spacing), as the
+   * heat crowds at the edges of footprints; that keeps second order there.
    *
    * @param edges of all layers, m, in any order
    * @param parts into how many every cell of the coarsest grid is cut
    * @return m, rising
    */
   public static double[] of(double[] edges, Size size, int parts) {
-    double[] marks = distinct(edges);
-    List<Double> all = new ArrayList<>(List.of(marks[0]));
-    for (int m = 1; m < marks.length; m++) {
-      double a = marks[m - 1];
-      double b = marks[m];
-      int count = size.count(a, b) * parts;
-      for (int i = 1; i < count; i++) {
-        all.add(a + (b - a) * (1 - Math.cos(Math.PI * i / count)) / 2);
-      }
-      all.add(b);
-    }
-    return all.stream().mapToDouble(Double::doubleValue).toArray();
+    return laid(
+        edges,
+        (a, b) -> {
+          int count = size.count(a, b) * parts;
+          return IntStream.range(1, count)
+              .mapToDouble(i -> a + (b - a) * (1 - Math.cos(Math.PI * i / count)) / 2);
+        });
   }
 
   /**
@@ -107,20 +99,30 @@ public final class Planes {
    * @return m, rising
    */
   public static double[] even(double[] edges, Size size, int least) {
+    return laid(
+        edges,
+        (a, b) -> {
+          double start = size.reach(a);
+          double need = size.reach(b) - start;
+          int count = Math.max(least, (int) Math.ceil(need - 1e-9));
+          return IntStream.range(1, count)
+              .mapToDouble(i -> Math.min(b, Math.max(a, size.place(start + need * i / count))));
+        });
+  }
+
+  /** What lies between two edges. */
+  private interface Between {
+    DoubleStream planes(double from, double to);
+  }
+
+  private static double[] laid(double[] edges, Between between) {
     double[] marks = distinct(edges);
-    List<Double> all = new ArrayList<>(List.of(marks[0]));
+    DoubleStream.Builder all = DoubleStream.builder().add(marks[0]);
     for (int m = 1; m < marks.length; m++) {
-      double a = marks[m - 1];
-      double b = marks[m];
-      double start = size.reach(a);
-      double need = size.reach(b) - start;
-      int count = Math.max(least, (int) Math.ceil(need - 1e-9));
-      for (int i = 1; i < count; i++) {
-        all.add(Math.min(b, Math.max(a, size.place(start + need * i / count))));
-      }
-      all.add(b);
+      between.planes(marks[m - 1], marks[m]).forEach(all);
+      all.add(marks[m]);
     }
-    return all.stream().mapToDouble(Double::doubleValue).toArray();
+    return all.build().toArray();
   }
 
   /** Sorted, those that are one taken together. */
