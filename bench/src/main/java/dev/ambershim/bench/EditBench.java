@@ -42,6 +42,9 @@ public final class EditBench {
   private static final int ROUNDS = 6;
   private static final double PULLED_SECONDS = 6;
 
+  /** The button that goes to where the heat goes, and to the sliders. */
+  private static final String HEAT_PART = "part-3";
+
   /** A figure to type: the stage, a button that shows its box, the box, its answer, two values. */
   private record Typed(Stage stage, String opener, String box, String answer, String... values) {}
 
@@ -234,6 +237,13 @@ public final class EditBench {
     onFx(
         () -> {
           model.stageProperty().set(Stage.WEIGH);
+          return null;
+        });
+    rest(model);
+    // What nobody sees is not painted.
+    onFx(
+        () -> {
+          ((ButtonBase) scene.lookup("#" + HEAT_PART)).fire();
           return null;
         });
     rest(model);

@@ -17,13 +17,18 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -64,6 +69,35 @@ class WeighTest extends DesktopTest {
     assertThat(drawn("heat")).contains("hottest place").contains("now");
     assertThat(drawn("heat-section")).contains("a cut through the hottest core");
     assertThat(sectionWords()).contains("liquid metal");
+  }
+
+  /** Whoever types must not see the page jump, nor wait for labels that are made anew. */
+  @Test
+  void aTypedFigureMovesNothingAndItsLabelsStay() {
+    List<Node> labels = reasonLabels();
+    String said = text("weigh-answer");
+    Set<Double> heights = new HashSet<>();
+    Region middle = (Region) node("middle");
+    heights.add(middle.getHeight());
+    middle.heightProperty().addListener((o, was, is) -> heights.add(is.doubleValue()));
+    fill("field-before-inner-bondLineMicrometres", "90");
+    weighed();
+    assertThat(text("weigh-answer")).isNotEqualTo(said);
+    assertThat(heights).hasSize(1);
+    assertThat(reasonLabels()).containsAll(labels.subList(0, 2));
+  }
+
+  private List<Node> reasonLabels() {
+    return List.copyOf(node("weigh-answer").getParent().lookupAll(".reason"));
+  }
+
+  @Test
+  void aPictureIsPaintedWhenItComesInSight() {
+    Canvas cut = (Canvas) node("heat-section").lookup("Canvas");
+    assertThat(cut.getWidth()).isZero();
+    press(KeyCode.ALT, KeyCode.DIGIT3);
+    until("it is painted", () -> cut.getWidth() > 300);
+    assertThat(((PictureView) node("heat-section")).drawn()).isTrue();
   }
 
   @Test

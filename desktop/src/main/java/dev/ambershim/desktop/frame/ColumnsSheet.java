@@ -8,10 +8,10 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
+import dev.ambershim.desktop.widget.Scroll;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -49,7 +49,7 @@ public final class ColumnsSheet {
       grid.addRow(
           row++, Labels.line(channel.name()), Labels.line(range(channel), "quiet"), box, sure);
     }
-    ScrollPane scroll = new ScrollPane(grid);
+    Scroll scroll = new Scroll(grid);
     scroll.setFitToWidth(true);
     scroll.setPrefHeight(420);
     VBox read = new Column(2);

@@ -2,13 +2,13 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.Column;
+import dev.ambershim.desktop.widget.Scroll;
 import javafx.scene.Node;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 
 /** The parts of the window: bar, rail, middle, section and shelf. */
 final class FramePane extends BorderPane {
-  private final ScrollPane middle = new ScrollPane();
+  private final Scroll middle = new Scroll();
   private final TopBar bar;
   private final StageRail rail;
   private final SectionPane section;

@@ -4,13 +4,13 @@ import dev.ambershim.desktop.model.Handbook;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.HandbookText;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Scroll;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -24,7 +24,7 @@ final class HelpSheet {
   private final Handbook book = Handbook.read();
   private final ListView<Handbook.Hit> list = new ListView<>();
   private final TextField search = new TextField();
-  private final ScrollPane page = new ScrollPane();
+  private final Scroll page = new Scroll();
 
   private HelpSheet() {}
 

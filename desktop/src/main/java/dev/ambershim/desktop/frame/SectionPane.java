@@ -25,6 +25,7 @@ import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Picks;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Scroll;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,7 +35,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
@@ -144,7 +144,7 @@ final class SectionPane extends Column {
   }
 
   private void addEditor() {
-    ScrollPane scroll = new ScrollPane(editor);
+    Scroll scroll = new Scroll(editor);
     scroll.setFitToWidth(true);
     // What is left is its own; pictures give way only where even this is too much.
     scroll.setMinHeight(60);

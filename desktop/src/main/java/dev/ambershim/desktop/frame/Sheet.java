@@ -2,12 +2,12 @@ package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Scroll;
 import dev.ambershim.desktop.widget.Strip;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -36,7 +36,7 @@ public final class Sheet extends StackPane {
     body.getChildren().addAll(content);
     body.getStyleClass().add("sheet");
     // In a window with little room a sheet is as wide as that, and scrolls.
-    ScrollPane scroll = new ScrollPane(body);
+    Scroll scroll = new Scroll(body);
     scroll.minWidthProperty().bind(Bindings.min(LEAST_WIDTH, widthProperty().subtract(MARGIN)));
     scroll.setFitToWidth(true);
     scroll.setFocusTraversable(false);

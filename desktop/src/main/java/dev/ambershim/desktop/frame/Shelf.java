@@ -1,24 +1,15 @@
 package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.model.JobModel;
-import dev.ambershim.desktop.model.Looks;
 import dev.ambershim.desktop.model.Message;
-import dev.ambershim.desktop.model.Work;
 import dev.ambershim.desktop.widget.Labels;
-import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.desktop.widget.TimerChips;
-import java.util.List;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
-import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 
 /**
  * The shelf at the foot of every stage: the last message, work under way, and whether all is safe.
@@ -62,22 +53,15 @@ final class Shelf extends HBox {
     more.setId("message-help");
     more.setMinWidth(USE_PREF_SIZE);
     more.setOnAction(e -> help.accept(model.messageProperty().get().page()));
-    getChildren().addAll(message, more, Labels.spring(), timers, saved);
-    for (Work line : List.of(model.work(), model.reckoning())) {
-      AtomicReference<HBox> shown = new AtomicReference<>();
-      line.nameProperty()
-          .addListener(
-              (o, was, is) -> {
-                if (shown.get() == null && !is.isEmpty()) {
-                  shown.set(progress(line, model.looks()));
-                  getChildren().add(3, shown.get());
-                }
-                if (shown.get() != null) {
-                  shown.get().setVisible(!is.isEmpty());
-                  shown.get().setManaged(!is.isEmpty());
-                }
-              });
-    }
+    getChildren()
+        .addAll(
+            message,
+            more,
+            Labels.spring(),
+            new WorkStrip(model.reckoning(), model.looks()),
+            new WorkStrip(model.work(), model.looks()),
+            timers,
+            saved);
     model.messageProperty().addListener((o, was, is) -> show(is));
     show(model.messageProperty().get());
   }
@@ -85,25 +69,6 @@ final class Shelf extends HBox {
   /** Lets a long message take two lines, where there is little room. */
   void fold(boolean tight) {
     message.setWrapText(tight);
-  }
-
-  private static HBox progress(Work line, Looks looks) {
-    Label name = Labels.line("", "quiet");
-    name.textProperty().bind(line.nameProperty());
-    ProgressBar bar = new ProgressBar();
-    bar.progressProperty().bind(line.shareProperty());
-    bar.setPrefWidth(140);
-    if (looks.calm()) {
-      // Without an end in sight the bar would run to and fro; the name says it, too.
-      bar.visibleProperty().bind(line.shareProperty().greaterThanOrEqualTo(0));
-    }
-    Button cancel = new Button("Cancel");
-    cancel.setMinWidth(Region.USE_PREF_SIZE);
-    cancel.setId("cancel");
-    cancel.setOnAction(e -> line.cancelRunning());
-    HBox progress = new Strip(8, name, bar, cancel);
-    progress.setAlignment(Pos.CENTER_LEFT);
-    return progress;
   }
 
   private void show(Message said) {

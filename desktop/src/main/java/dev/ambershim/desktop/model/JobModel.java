@@ -406,11 +406,10 @@ public final class JobModel implements AutoCloseable {
 
   @Override
   public void close() {
-    reckoning.cancelRunning();
+    reckoning.leave();
+    inquiry.leave();
     workbench.close();
-    reckoning.close();
     edits.close();
-    inquiry.close();
     work.close();
     keeping.close();
     if (logbook != null) {

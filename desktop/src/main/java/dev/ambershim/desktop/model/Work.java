@@ -50,6 +50,7 @@ public final class Work implements AutoCloseable {
   private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper(false);
   private volatile AtomicBoolean cancel = new AtomicBoolean();
   private volatile boolean working;
+  private volatile boolean left;
   private int waiting;
 
   /**
@@ -106,6 +107,9 @@ public final class Work implements AutoCloseable {
               });
           Runnable after;
           try {
+            if (left) {
+              throw new CancellationException();
+            }
             T result = task.run(told -> progress(told, stop));
             after = () -> done.accept(result);
           } catch (CancellationException e) {
@@ -179,9 +183,20 @@ public final class Work implements AutoCloseable {
   /** Lets the line finish what it has, for at most a few seconds. */
   @Override
   public void close() {
+    end(10);
+  }
+
+  /** Ends a line whose results nobody will see: what runs is stopped, what waits is not begun. */
+  public void leave() {
+    left = true;
+    cancelRunning();
+    end(1);
+  }
+
+  private void end(int seconds) {
     line.shutdown();
     try {
-      if (!line.awaitTermination(10, TimeUnit.SECONDS)) {
+      if (!line.awaitTermination(seconds, TimeUnit.SECONDS)) {
         log().warn("work was still going on at the end");
       }
     } catch (InterruptedException e) {

@@ -14,14 +14,14 @@ import javafx.scene.layout.VBox;
 /** A stage's question, its answer in one large sentence, the reasons, and the working on demand. */
 public final class AnswerPane extends Column {
   private final Label answer = Labels.line("", "answer");
-  private final VBox reasons = new Column(2);
+  private final Lines reasons = new Lines(2, "reason");
   private final VBox working = new Column(3);
   private final HBox foot = new Strip(8);
 
   /** So many reasons stand under the answer; the others open on demand. */
   private static final int SHOWN = 2;
 
-  private final VBox rest = new Column(4);
+  private final Lines rest = new Lines(4, "reason");
   private final ToggleButton more = new ToggleButton();
   private final Label asked;
   private Working how;
@@ -69,18 +69,21 @@ public final class AnswerPane extends Column {
 
   /** Shows an answer without a working, such as what is still needed. */
   public void show(String sentence) {
-    answer.setText(sentence);
-    because(List.of());
-    show.setSelected(false);
-    foot.getChildren().remove(show);
-    how = null;
+    tell(sentence, List.of());
   }
 
   /** Shows an answer with reasons whose working stands elsewhere. */
   public void show(String sentence, List<String> why) {
-    show(sentence);
     foot.setMinHeight(0);
+    tell(sentence, why);
+  }
+
+  private void tell(String sentence, List<String> why) {
+    answer.setText(sentence);
     because(why);
+    show.setSelected(false);
+    foot.getChildren().remove(show);
+    how = null;
   }
 
   /** Shows what a stage says. */
@@ -111,18 +114,18 @@ public final class AnswerPane extends Column {
 
   /** The first reasons, and a button for the others where there are more. */
   private void because(List<String> why) {
-    reasons.getChildren().clear();
-    rest.getChildren().clear();
-    for (String reason : why) {
-      boolean first = reasons.getChildren().size() < SHOWN;
-      (first ? reasons : rest).getChildren().add(Labels.line(reason, "reason"));
-    }
-    int others = rest.getChildren().size();
+    int first = Math.min(SHOWN, why.size());
+    reasons.show(why.subList(0, first));
+    rest.show(why.subList(first, why.size()));
+    int others = rest.count();
     more.setText(others == 1 ? "1 more reason" : others + " more reasons");
-    foot.getChildren().remove(more);
     more.setSelected(more.isSelected() && others > 0);
-    if (others > 0) {
+    if (others == 0) {
+      foot.getChildren().remove(more);
+    } else if (!foot.getChildren().contains(more)) {
       foot.getChildren().add(0, more);
+    }
+    if (others > 0) {
       foot.setMinHeight(28);
     }
   }
@@ -131,7 +134,7 @@ public final class AnswerPane extends Column {
   public void toggleWorking() {
     boolean open = !show.isSelected() && !more.isSelected();
     show.setSelected(open && how != null);
-    more.setSelected(open && !rest.getChildren().isEmpty());
+    more.setSelected(open && rest.count() > 0);
   }
 
   /**

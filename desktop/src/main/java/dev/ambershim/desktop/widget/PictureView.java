@@ -8,11 +8,17 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
+import javafx.beans.InvalidationListener;
+import javafx.beans.WeakInvalidationListener;
+import javafx.geometry.Bounds;
 import javafx.geometry.VPos;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
+import javafx.scene.Parent;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.layout.Region;
@@ -23,8 +29,8 @@ import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Scale;
 
 /**
- * Paints a picture that is drawn anew for the size there is. Parts can be picked with the mouse;
- * the picked one is outlined.
+ * Paints a picture that is drawn anew for the size there is, once it is in sight. Parts can be
+ * picked with the mouse; the picked one is outlined.
  */
 public final class PictureView extends Region {
   private static final double[] DASHES = {4, 3};
@@ -38,18 +44,45 @@ public final class PictureView extends Region {
   private static final double LEAST = 24;
 
   private final Canvas canvas = new Canvas();
+
+  /** Held here, as the scroll pane holds it weakly. */
+  private final InvalidationListener resized = o -> moved();
+
+  private final Sheet sheet = new Sheet();
   private BiFunction<Double, Double, Picture> source;
   private Picture picture;
   private boolean dark;
   private double wide;
   private double high;
   private double sharpness = 1;
+  private boolean painted;
   private String picked = "";
   private Consumer<String> onPick;
 
+  /** What the view is scrolled in, null if in nothing or not known yet. */
+  private ScrollPane within;
+
+  /**
+   * What the canvas lies on. It is laid out by itself: another picture of the same size moves
+   * nothing else, so the page around it need not be measured again.
+   */
+  private final class Sheet extends Region {
+    Sheet() {
+      setManaged(false);
+      getChildren().add(canvas);
+    }
+
+    @Override
+    protected void layoutChildren() {
+      draw();
+    }
+  }
+
   /** An empty view. */
   public PictureView() {
-    getChildren().add(canvas);
+    getChildren().add(sheet);
+    localToSceneTransformProperty().addListener((o, was, is) -> moved());
+    sceneProperty().addListener((o, was, is) -> within = null);
     setAccessibleRole(AccessibleRole.IMAGE_VIEW);
     Copying.offer(this);
     canvas.setOnMouseClicked(
@@ -85,7 +118,8 @@ public final class PictureView extends Region {
     source = drawn;
     dark = onGraphite;
     picture = null;
-    requestLayout();
+    painted = false;
+    sheet.requestLayout();
   }
 
   /** Lets parts be picked. */
@@ -99,14 +133,54 @@ public final class PictureView extends Region {
     paint();
   }
 
-  /** The picture as it is painted now, or null before the first layout. */
+  /** The picture that was last asked for, or null while there is no room for one. */
   public Picture picture() {
+    if (picture == null && source != null && roomy()) {
+      picture = source.apply(Math.floor(getWidth()), Math.floor(getHeight()));
+    }
     return picture;
   }
 
-  /** Whether what was last asked for is painted, as far as there is room for it. */
+  /** Whether what was last asked for is painted, as far as there is room for it and it is seen. */
   public boolean drawn() {
-    return source == null || picture != null || getWidth() <= LEAST + 1 || getHeight() <= LEAST + 1;
+    return source == null || painted || !roomy() || !inSight();
+  }
+
+  private boolean roomy() {
+    return getWidth() > LEAST + 1 && getHeight() > LEAST + 1;
+  }
+
+  /** Whether any of the view is within what it is scrolled in. */
+  private boolean inSight() {
+    if (within == null) {
+      Parent up = getParent();
+      while (up != null && !(up instanceof ScrollPane)) {
+        up = up.getParent();
+      }
+      if (up == null) {
+        return true;
+      }
+      within = (ScrollPane) up;
+      within.heightProperty().addListener(new WeakInvalidationListener(resized));
+    }
+    Bounds here = localToScene(getLayoutBounds());
+    Bounds there = within.localToScene(within.getLayoutBounds());
+    return here.getMaxY() > there.getMinY() && here.getMinY() < there.getMaxY();
+  }
+
+  /** Draws what is not yet drawn and has come in sight. */
+  private void moved() {
+    if (source != null && (!painted || sharpness != finer())) {
+      sheet.requestLayout();
+    }
+  }
+
+  @Override
+  public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+    if (attribute == AccessibleAttribute.TEXT && picture() != null) {
+      setAccessibleText(picture().description());
+    }
+    return super.queryAccessibleAttribute(attribute, parameters);
   }
 
   private String partAt(double x, double y) {
@@ -129,37 +203,58 @@ public final class PictureView extends Region {
 
   @Override
   protected void layoutChildren() {
+    sheet.resizeRelocate(0, 0, getWidth(), getHeight());
+    if (sharpness != finer()) {
+      sheet.requestLayout();
+    }
+  }
+
+  /** Drawn larger by the window, it is painted in as many more dots, so that it stays sharp. */
+  private double finer() {
+    return Math.max(1, getLocalToSceneTransform().getMxx());
+  }
+
+  private void draw() {
     double width = Math.floor(getWidth());
     double height = Math.floor(getHeight());
-    // Drawn larger by the window, it is painted in as many more dots, so that it stays sharp.
-    double finer = Math.max(1, getLocalToSceneTransform().getMxx());
-    boolean resized = wide != width || high != height || sharpness != finer;
-    if (source != null && width > LEAST && height > LEAST && (resized || picture == null)) {
+    boolean resized = wide != width || high != height || sharpness != finer();
+    if (resized) {
+      picture = null;
+      painted = false;
+    }
+    if (source == null || painted || width <= LEAST || height <= LEAST || !inSight()) {
+      return;
+    }
+    if (resized) {
       wide = width;
       high = height;
-      sharpness = finer;
-      canvas.setWidth(width * finer);
-      canvas.setHeight(height * finer);
-      canvas.getTransforms().setAll(new Scale(1 / finer, 1 / finer));
-      picture = source.apply(width, height);
-      setAccessibleText(picture.description());
-      paint();
+      sharpness = finer();
+      canvas.setWidth(width * sharpness);
+      canvas.setHeight(height * sharpness);
+      canvas.getTransforms().setAll(new Scale(1 / sharpness, 1 / sharpness));
     }
+    if (picture == null) {
+      picture = source.apply(width, height);
+    }
+    setAccessibleText(picture.description());
+    painted = true;
+    paint();
   }
 
   /** The picture as an image, so many times as large, on the theme's panel. */
   public WritableImage image(double scale) {
-    Canvas large = new Canvas(wide * scale, high * scale);
+    Picture now = picture();
+    Canvas large = new Canvas(now.width() * scale, now.height() * scale);
     GraphicsContext g = large.getGraphicsContext2D();
     g.scale(scale, scale);
     g.setFill((dark ? GRAPHITE : PAPER).get(Tone.PANEL));
-    g.fillRect(0, 0, wide, high);
-    paint(g, picture, dark ? GRAPHITE : PAPER);
+    g.fillRect(0, 0, now.width(), now.height());
+    paint(g, now, dark ? GRAPHITE : PAPER);
     return large.snapshot(null, null);
   }
 
   private void paint() {
-    if (picture == null) {
+    if (!painted) {
       return;
     }
     GraphicsContext g = canvas.getGraphicsContext2D();

@@ -9,10 +9,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -88,6 +90,37 @@ class WorkTest {
     assertThat(done).isEmpty();
     assertThat(problems).isEmpty();
     assertThat(work.nameProperty().get()).isEmpty();
+  }
+
+  @Test
+  void aLineThatIsLeftStopsWhatRunsAndBeginsNothingMore() throws Exception {
+    CountDownLatch going = new CountDownLatch(1);
+    AtomicBoolean stopped = new AtomicBoolean();
+    List<String> begun = Collections.synchronizedList(new ArrayList<>());
+    onFx(
+        () -> {
+          work.submit(
+              "",
+              progress -> {
+                try {
+                  for (; ; ) {
+                    progress.accept(0.5);
+                    going.countDown();
+                    Thread.onSpinWait();
+                  }
+                } finally {
+                  stopped.set(true);
+                }
+              },
+              r -> {});
+          work.submit("", progress -> begun.add("next"), r -> {});
+        });
+    assertThat(going.await(10, TimeUnit.SECONDS)).isTrue();
+    onFx(work::leave);
+    idle();
+    assertThat(stopped).isTrue();
+    assertThat(begun).isEmpty();
+    assertThat(problems).isEmpty();
   }
 
   @Test

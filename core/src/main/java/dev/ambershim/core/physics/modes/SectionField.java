@@ -54,14 +54,13 @@ final class SectionField {
     double[] height = new double[rows];
     double[][] celsius = new double[columns][rows];
     double under = under(box.layer());
+    double[][] modes = modes(b, box, across, thickness, rows);
     for (int k = 0; k < rows; k++) {
-      double z = thickness * k / (rows - 1.0);
-      height[k] = (under + z) * 1e3;
-      double[] modes = modes(b, box, across, z, thickness);
+      height[k] = (under + thickness * k / (rows - 1.0)) * 1e3;
       for (int i = 0; i < columns; i++) {
         double rise = field.rises().level()[b];
-        for (int p = 0; p < modes.length; p++) {
-          rise += along[i][p] * modes[p];
+        for (int p = 0; p < modes[k].length; p++) {
+          rise += along[i][p] * modes[k][p];
         }
         Kirchhoff law = field.rises().laws()[b];
         celsius[i][k] = field.stack().coolantCelsius() + (law == null ? rise : law.back(rise));
@@ -70,31 +69,56 @@ final class SectionField {
     return new StackSection.Piece(layer.name(), x, height, celsius);
   }
 
-  /** Sums over the modes along y at a height, by the modes along x. */
-  private double[] modes(int b, Box box, double[] across, double z, double thickness) {
+  /** At each height the sums over the modes along y, by the modes along x. */
+  private double[][] modes(int b, Box box, double[] across, double thickness, int rows) {
     double[] squareX = box.x().eigenvalues();
     double[] squareY = box.y().eigenvalues();
     double[][] low = field.rises().low()[b];
     double[][] top = field.rises().top()[b];
-    double[] sum = new double[squareX.length];
-    for (int p = 0; p < sum.length; p++) {
+    double[][] sums = new double[rows][squareX.length];
+    double[] fallen = new double[rows];
+    for (int p = 0; p < squareX.length; p++) {
       for (int q = 0; q < squareY.length; q++) {
         double mu = Math.sqrt(squareX[p] + squareY[q]);
-        sum[p] += across[q] * between(low[p][q], top[p][q], mu, z, thickness);
+        if (mu * thickness < EVEN) {
+          for (int k = 0; k < rows; k++) {
+            sums[k][p] += across[q] * (low[p][q] + (top[p][q] - low[p][q]) * k / (rows - 1.0));
+          }
+        } else {
+          fall(mu * thickness, fallen);
+          for (int k = 0; k < rows; k++) {
+            int down = rows - 1 - k;
+            sums[k][p] += across[q] * (low[p][q] * fallen[k] + top[p][q] * fallen[down]);
+          }
+        }
       }
     }
-    return sum;
+    return sums;
   }
 
-  /** A mode between the faces, by falling exponentials, as the hyperbolic sines grow too large. */
-  private static double between(double low, double top, double mu, double z, double thickness) {
-    if (mu * thickness < EVEN) {
-      return low + (top - low) * z / thickness;
+  /**
+   * What is left of a mode at even heights above the face that it comes from, where the other face
+   * is held: sinh μ(t−z) / sinh μt by falling exponentials, as the hyperbolic sines grow too large.
+   *
+   * @param depth μ times thickness
+   * @param fallen overwritten, from one face to the other
+   */
+  private static void fall(double depth, double[] fallen) {
+    int last = fallen.length - 1;
+    double step = Math.exp(-depth / last);
+    double whole = -Math.expm1(-2 * depth);
+    fallen[0] = 1;
+    for (int k = 1; k <= last; k++) {
+      fallen[k] = fallen[k - 1] * step;
     }
-    double whole = 1 - Math.exp(-2 * mu * thickness);
-    double fromLow = Math.exp(-mu * z) * (1 - Math.exp(-2 * mu * (thickness - z)));
-    double fromTop = Math.exp(-mu * (thickness - z)) * (1 - Math.exp(-2 * mu * z));
-    return (low * fromLow + top * fromTop) / whole;
+    // Each is e^−μz, and the part that the held face takes off is e^−μ(2t−z).
+    double through = fallen[last];
+    for (int k = 0; 2 * k <= last; k++) {
+      double near = fallen[k];
+      double far = fallen[last - k];
+      fallen[k] = (near - through * far) / whole;
+      fallen[last - k] = (far - through * near) / whole;
+    }
   }
 
   /** Height of a layer's underside above that of the lowest solid, m. */

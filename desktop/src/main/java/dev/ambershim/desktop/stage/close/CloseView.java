@@ -15,6 +15,7 @@ import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Lines;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
@@ -36,8 +37,8 @@ public final class CloseView implements StageView {
   private final PictureView lid = new PictureView();
   private final PictureView turns = new PictureView();
   private final VBox lidBox;
-  private final VBox checks = new Column(3);
-  private final VBox first = new Column(3);
+  private final Lines checks = new Lines(3, "reason");
+  private final Lines first = new Lines(3, "reason");
   private final VBox cautions = new Column(3);
   private final Button take = new Button("Put these gaps into the section");
   private final GluePanel glue;
@@ -156,20 +157,15 @@ public final class CloseView implements StageView {
     for (Drawing drawing : shown.pictures()) {
       (drawing.name().equals("lid") ? lid : turns).show(drawing.painter()::at, dark);
     }
-    checks.getChildren().clear();
-    shown.notes().forEach(c -> checks.getChildren().add(Labels.line(c, "reason")));
+    checks.show(shown.notes());
   }
 
   private void started() {
     FirstStart start = model.startProperty().get();
-    first.getChildren().clear();
-    if (start == null) {
-      first.getChildren().add(Labels.line("Working out the first minute…", "hint"));
-      return;
-    }
-    start
-        .words(shell.notationProperty().get())
-        .forEach(w -> first.getChildren().add(Labels.line(w, "reason")));
+    first.show(
+        start == null
+            ? List.of("Working out the first minute…")
+            : start.words(shell.notationProperty().get()));
   }
 
   @Override

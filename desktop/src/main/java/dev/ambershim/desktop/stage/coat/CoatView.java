@@ -11,7 +11,7 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Column;
-import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Lines;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
@@ -41,7 +41,7 @@ public final class CoatView implements StageView {
   private final ToggleButton scale = new ToggleButton("Is this true size? Hold a card against it");
   private final HBox scaling = new Strip(8);
   private final VBox drawn = new Column(8);
-  private final VBox notes = new Column(3);
+  private final Lines notes = new Lines(3, "reason");
   private final MeetingPanel meetings;
   private final MetalPanel metal;
   private final PastePanel paste;
@@ -127,13 +127,12 @@ public final class CoatView implements StageView {
     visible(drawn, metals);
     visible(metal, metals);
     visible(notes, metals);
-    notes.getChildren().clear();
     answer.show(dose, notation);
     List<String> words = new ArrayList<>(dose.notes());
     if (metals) {
       words.add(Caution.METAL.words());
     }
-    words.forEach(n -> notes.getChildren().add(Labels.line(n, "reason")));
+    notes.show(words);
     meetings.show(dose);
     metal.show(dose);
     paste.lay(dose.job(), shown.laid());

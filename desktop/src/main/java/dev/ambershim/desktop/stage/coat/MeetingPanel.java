@@ -57,8 +57,10 @@ final class MeetingPanel extends Column {
   }
 
   void show(CoatAnswer answer) {
-    all = answer.meetings();
-    lay();
+    if (!all.equals(answer.meetings())) {
+      all = answer.meetings();
+      lay();
+    }
     setVisible(!all.isEmpty());
     setManaged(!all.isEmpty());
   }

@@ -24,6 +24,7 @@ import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -45,6 +46,11 @@ final class MetalPanel extends Column {
   private final CheckBox both = new CheckBox("both faces are wetted");
   private final List<FigureBox> figures = new ArrayList<>();
   private final FlowPane picks = new FlowPane(10, 6);
+
+  /** What the buttons to pick with were made for, and the words about the cover. */
+  private List<Object> picked = List.of();
+
+  private List<Object> covered = List.of();
 
   MetalPanel(JobModel model) {
     super(8);
@@ -127,6 +133,17 @@ final class MetalPanel extends Column {
     figures.forEach(FigureBox::refresh);
     upright.setSelected(job.coat().upright());
     both.setSelected(job.workCase().ways().takes(Way.BOTH_FACES));
+    List<Object> now =
+        List.of(
+            job.coat().alloy(),
+            job.coat().measuring(),
+            job.coat().lower(),
+            job.coat().upper(),
+            model.readOnly());
+    if (now.equals(picked)) {
+      return;
+    }
+    picked = now;
     picks
         .getChildren()
         .setAll(
@@ -164,6 +181,18 @@ final class MetalPanel extends Column {
 
   void show(CoatAnswer answer) {
     Notation notation = model.notationProperty().get();
+    Job job = model.jobProperty().get();
+    List<Object> now =
+        List.of(
+            answer.doses().cover(),
+            Optional.ofNullable(job.coat().earlier()),
+            job.workCase().cover(),
+            notation,
+            model.readOnly());
+    if (now.equals(covered)) {
+      return;
+    }
+    covered = now;
     cover.getChildren().clear();
     if (answer.doses().cover().isEmpty()) {
       cover
@@ -204,7 +233,6 @@ final class MetalPanel extends Column {
                       + ".",
                   "reason"));
     }
-    Job job = model.jobProperty().get();
     FlowPane earlier =
         new FlowPane(
             10,

@@ -19,6 +19,7 @@ import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Lines;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PickBar;
@@ -56,8 +57,8 @@ public final class LapView implements StageView {
   private final PickBar<Face> faces;
   private final CheckBox cold = new CheckBox("for extreme cold: paste that must not crack");
   private final GridPane grid = new GridPane();
-  private final VBox cautions = new Column(3);
-  private final VBox watch = new Column(3);
+  private final Lines cautions = new Lines(3, "reason");
+  private final Lines watch = new Lines(3, "reason");
   private final List<FigureBox> figures = new ArrayList<>();
   private final PassPanel passes;
   private final HBox finish = new Strip();
@@ -202,16 +203,14 @@ public final class LapView implements StageView {
     boolean dark = shell.themeProperty().get().dark();
     Face face = shown.job().surfaces().terms().face();
     passes.show(shown.log());
-    cautions.getChildren().clear();
-    watch.getChildren().clear();
-    shown.cautions().forEach(c -> cautions.getChildren().add(Labels.line(c, "reason")));
+    cautions.show(shown.cautions());
+    watch.show(shown.finding().isEmpty() ? List.of() : shown.notes());
     drawn.setVisible(shown.latest().isPresent());
     drawn.setManaged(shown.latest().isPresent());
     answer.show(shown, notation);
     if (shown.finding().isEmpty()) {
       return;
     }
-    shown.notes().forEach(n -> watch.getChildren().add(Labels.line(n, "reason")));
     Optional<Patch> die =
         face == Face.DIE || face == Face.LAP
             ? Optional.empty()

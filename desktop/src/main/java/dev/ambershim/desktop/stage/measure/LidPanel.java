@@ -14,6 +14,7 @@ import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Lines;
 import dev.ambershim.desktop.widget.ReadingBox;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.ArrayList;
@@ -33,6 +34,14 @@ import javafx.scene.layout.VBox;
 final class LidPanel extends Column {
   private final JobModel model;
   private final VBox answers = new Column(6);
+  private final VBox found = new Column(6);
+  private final Lines screws = new Lines(6, "reason");
+  private final Label unread =
+      Labels.line(
+          "Read the depth of the lid's hollow and the glue line to see what the lid leaves over the"
+              + " die; read the lid's top to see how much lower the cooler must come without it.",
+          "hint");
+  private final List<AnswerPane> panes = new ArrayList<>();
   private final GridPane grid = new GridPane();
   private final List<ReadingBox> readings = new ArrayList<>();
   private final List<FigureBox> figures = new ArrayList<>();
@@ -66,6 +75,7 @@ final class LidPanel extends Column {
     grid.add(soft, 1, rows);
     getChildren().addAll(Labels.line("Lid, cooler and screws", "question"), answers, grid);
     answers.setId("lid-answers");
+    answers.getChildren().addAll(unread, found, screws);
   }
 
   private void reading(
@@ -115,25 +125,21 @@ final class LidPanel extends Column {
   }
 
   void refresh(MeasureAnswer now) {
-    answers.getChildren().clear();
-    if (now.others().isEmpty()) {
-      answers
-          .getChildren()
-          .add(
-              Labels.line(
-                  "Read the depth of the lid's hollow and the glue line to see what the lid leaves"
-                      + " over the die; read the lid's top to see how much lower the cooler must"
-                      + " come without it.",
-                  "hint"));
-    }
-    int i = 0;
-    for (Finding finding : now.others()) {
-      AnswerPane pane = new AnswerPane("", "lid-answer-" + i++);
-      pane.lookup("#lid-answer-" + (i - 1)).getStyleClass().setAll("label", "strong");
+    List<Finding> findings = now.others();
+    unread.setVisible(findings.isEmpty());
+    unread.setManaged(findings.isEmpty());
+    for (int i = panes.size(); i < findings.size(); i++) {
+      AnswerPane pane = new AnswerPane("", "lid-answer-" + i);
+      pane.lookup("#lid-answer-" + i).getStyleClass().setAll("label", "strong");
       pane.getChildren().remove(0);
-      pane.show(finding, List.of(), model.notationProperty().get());
-      answers.getChildren().add(pane);
+      panes.add(pane);
     }
-    now.screws().forEach(s -> answers.getChildren().add(Labels.line(s, "reason")));
+    if (found.getChildren().size() != findings.size()) {
+      found.getChildren().setAll(panes.subList(0, findings.size()));
+    }
+    for (int i = 0; i < findings.size(); i++) {
+      panes.get(i).show(findings.get(i), List.of(), model.notationProperty().get());
+    }
+    screws.show(now.screws());
   }
 }

@@ -19,6 +19,7 @@ import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
+import dev.ambershim.desktop.widget.Scroll;
 import dev.ambershim.desktop.widget.StepsScreen;
 import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.desktop.widget.Thumbnails;
@@ -115,7 +116,7 @@ public final class StepsView implements StepsScreen {
               }
             });
     words.getStyleClass().add("bench-words");
-    ScrollPane scroll = new ScrollPane(words);
+    Scroll scroll = new Scroll(words);
     scroll.setFitToWidth(true);
     // The pictures keep their half; the words wrap in what is left.
     scroll.setPrefWidth(1);

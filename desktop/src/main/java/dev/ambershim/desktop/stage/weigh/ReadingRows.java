@@ -22,6 +22,10 @@ import javafx.scene.layout.VBox;
 final class ReadingRows extends Column {
   private final JobModel shell;
   private final VBox rows = new Column(4);
+
+  /** What the rows were made for. */
+  private List<Object> shown = List.of();
+
   private final TextField watts = box("reading-watts", "W");
   private final TextField core = box("reading-core", "cores");
   private final TextField room = box("reading-room", "room");
@@ -69,8 +73,13 @@ final class ReadingRows extends Column {
   void show(List<Reading> readings) {
     Job job = shell.jobProperty().get();
     Notation notation = shell.notationProperty().get();
-    rows.getChildren().clear();
     int fromLogs = readings.size() - job.readings().size();
+    List<Object> now = List.of(readings, fromLogs, notation);
+    if (now.equals(shown)) {
+      return;
+    }
+    shown = now;
+    rows.getChildren().clear();
     for (int i = 0; i < readings.size(); i++) {
       HBox row = new Strip(8, Labels.line(words(readings.get(i), notation), "small"));
       row.getStyleClass().add("run-row");
