@@ -17,6 +17,7 @@ import dev.ambershim.logbook.store.Copies;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
@@ -38,6 +39,9 @@ public final class DesktopApp extends Application {
   /** The frame in which all is there, what lies below the fold too. */
   private static final int WHOLE_WINDOW = 16;
 
+  /** A rehearsed stage is looked at for so many frames. */
+  private static final int LOOK_FRAMES = 12;
+
   private JobModel model = new JobModel();
   private CompletableFuture<Void> shown;
 
@@ -48,7 +52,7 @@ public final class DesktopApp extends Application {
     launch(DesktopApp.class);
   }
 
-  /** Starts with the demo, goes to the stage that is looked at next, and ends by itself. */
+  /** Starts with the demo, goes through all stages, and ends by itself. */
   static void rehearse() {
     rehearsing = true;
     run(new LaunchOptions(Path.of(""), true, false, Optional.empty(), List.of()));
@@ -111,10 +115,17 @@ public final class DesktopApp extends Application {
     if (rehearsing) {
       Frames.later(
           WHOLE_WINDOW + 2,
-          () -> {
-            model.stageProperty().set(dev.ambershim.core.stage.Stage.WEIGH);
-            Frames.later(4, Platform::exit);
-          });
+          () -> visit(List.of(dev.ambershim.core.stage.Stage.values()).iterator()));
+    }
+  }
+
+  /** Looks at one stage after the other, then ends; no answer is waited for. */
+  private void visit(Iterator<dev.ambershim.core.stage.Stage> stages) {
+    if (stages.hasNext()) {
+      model.stageProperty().set(stages.next());
+      Frames.later(LOOK_FRAMES, () -> visit(stages));
+    } else {
+      Platform.exit();
     }
   }
 
