@@ -5,9 +5,9 @@ import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 
 /**
- * The least and the best height that a pane told for some widths, kept until something in it
- * changes. The toolkit asks each level of a page several times for both, and each asks all below
- * it: without this a page of wrapped words is measured over and over for one changed label.
+ * The least and the best height that a pane or a label told for some widths, kept until something
+ * in it changes. The toolkit asks each level of a page several times for both, and each asks all
+ * below it: without this a page of wrapped words is measured over and over for one changed label.
  */
 final class Heights {
   private final Map<Double, Double> least = new HashMap<>();

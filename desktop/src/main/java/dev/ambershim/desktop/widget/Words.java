@@ -9,11 +9,23 @@ final class Words extends Label {
   private String measured = "";
   private Font measuredIn;
   private double longest;
+  private final Heights heights = new Heights();
 
   Words(String text) {
     super(text);
     setWrapText(true);
     setMinHeight(USE_PREF_SIZE);
+  }
+
+  @Override
+  public void requestLayout() {
+    Heights.forget(heights);
+    super.requestLayout();
+  }
+
+  @Override
+  protected double computePrefHeight(double width) {
+    return heights.best(width, super::computePrefHeight);
   }
 
   @Override
