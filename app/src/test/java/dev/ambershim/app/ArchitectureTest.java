@@ -1,5 +1,8 @@
 package dev.ambershim.app;
 
+import static com.tngtech.archunit.core.domain.JavaCall.Predicates.target;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.belongToAnyOf;
+import static com.tngtech.archunit.core.domain.properties.HasOwner.Predicates.With.owner;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
@@ -16,6 +19,7 @@ import com.tngtech.archunit.lang.SimpleConditionEvent;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Working;
+import dev.ambershim.desktop.widget.Scroll;
 import java.time.Instant;
 import java.util.List;
 import java.util.Set;
@@ -23,6 +27,7 @@ import java.util.Timer;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ForkJoinPool;
+import javafx.scene.control.ScrollPane;
 
 /** The arrows of the house: desktop and cli to logbook and sensors to core, one way. */
 @AnalyzeClasses(packages = "dev.ambershim", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -249,6 +254,15 @@ class ArchitectureTest {
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("javafx.scene..", "javafx.stage..");
+
+  /** Scroll paints no more than what changed. */
+  @ArchTest
+  static final ArchRule WHAT_SCROLLS_IS_A_SCROLL =
+      noClasses()
+          .that()
+          .areNotAssignableTo(Scroll.class)
+          .should()
+          .callConstructorWhere(target(owner(belongToAnyOf(ScrollPane.class))));
 
   @ArchTest
   static final ArchRule NAMES_SAY_WHAT_A_THING_IS =
