@@ -15,6 +15,9 @@ public final class Later {
   /** How many frames after those what lies below the fold follows. */
   private static final int FOLD = 8;
 
+  /** The frame in which the next of several follows. */
+  private static final int NEXT = 2;
+
   private Later() {}
 
   /** Runs something a few frames after the logbook was opened; soon, if it already is. */
@@ -37,14 +40,23 @@ public final class Later {
   }
 
   /**
-   * Runs something that nobody sees at first, because it lies below what fits into the window: when
-   * all that is in sight has long been painted; soon, if the logbook already is open.
+   * Runs what nobody sees at first, because it lies below what fits into the window: when all that
+   * is in sight has long been painted; soon, if the logbook already is open. One after the other,
+   * so that no frame waits for all of them.
    */
-  public static void belowTheFold(JobModel model, Runnable then) {
+  public static void belowTheFold(JobModel model, Runnable... steps) {
+    Runnable all = () -> oneByOne(steps, 0);
     if (model.openedProperty().get()) {
-      afterThePicture(then);
+      afterThePicture(all);
     } else {
-      afterOpening(model, () -> Frames.later(FOLD, then));
+      afterOpening(model, () -> Frames.later(FOLD, all));
+    }
+  }
+
+  private static void oneByOne(Runnable[] steps, int at) {
+    steps[at].run();
+    if (at + 1 < steps.length) {
+      Frames.later(NEXT, () -> oneByOne(steps, at + 1));
     }
   }
 

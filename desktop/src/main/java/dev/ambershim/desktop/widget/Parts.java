@@ -63,7 +63,7 @@ public final class Parts extends FlowPane {
       return;
     }
     Node node = parts.get(number - 1).node().get();
-    if (node == null || !node.isVisible()) {
+    if (node == null || node.getScene() == null || !node.isVisible()) {
       return;
     }
     // First the caret: where it goes, the pane may scroll by itself.

@@ -15,6 +15,7 @@ import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Lines;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
@@ -79,7 +80,11 @@ public final class CloseView implements StageView {
                 Part.of("lid", lidBox),
                 Part.of("screws", pressed),
                 Part.of("first minute", minute)));
-    node = new Column(answer, lidBox, pressed, minute, panel(cautions));
+    node = new Column(answer, lidBox);
+    Later.belowTheFold(
+        shell,
+        () -> node.getChildren().add(pressed),
+        () -> node.getChildren().addAll(minute, panel(cautions)));
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
     model.startProperty().addListener((o, was, is) -> started());

@@ -11,6 +11,7 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Column;
+import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Lines;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
@@ -80,7 +81,12 @@ public final class CoatView implements StageView {
                 Part.of("what it touches", meetings),
                 Part.of("metal", metal),
                 Part.of("paste", paste)));
-    node = new Column(answer, drawn, notes, meetings, metal, paste);
+    node = new Column(answer, drawn, notes);
+    Later.belowTheFold(
+        shell,
+        () -> node.getChildren().add(meetings),
+        () -> node.getChildren().add(metal),
+        () -> node.getChildren().add(paste));
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
     model

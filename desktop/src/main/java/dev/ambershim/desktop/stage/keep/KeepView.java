@@ -19,6 +19,7 @@ import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.FieldRow;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
 import dev.ambershim.desktop.widget.PictureView;
@@ -75,7 +76,12 @@ public final class KeepView implements StageView {
                 Part.of("events", events),
                 Part.of("found", found)));
     papers = papers();
-    node = new Column(answer, buttons(), drawn, notes, checks, events, found, figures);
+    node = new Column(answer, buttons(), drawn, notes);
+    Later.belowTheFold(
+        shell,
+        () -> node.getChildren().add(checks),
+        () -> node.getChildren().add(events),
+        () -> node.getChildren().addAll(found, figures));
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> tell());
     WhenSeen view = new WhenSeen(shell, Stage.KEEP, this::lists);

@@ -19,6 +19,7 @@ import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Labels;
+import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Lines;
 import dev.ambershim.desktop.widget.Parts;
 import dev.ambershim.desktop.widget.Parts.Part;
@@ -87,7 +88,11 @@ public final class LapView implements StageView {
         answer.parts(
             List.of(
                 Part.of("face", drawn), Part.of("passes", passes), Part.of("how to lap", lapping)));
-    node = new Column(answer, faces, drawn, panel(watch), passes, lapping, panel(cautions));
+    node = new Column(answer, faces, drawn, panel(watch));
+    Later.belowTheFold(
+        shell,
+        () -> node.getChildren().add(passes),
+        () -> node.getChildren().addAll(lapping, panel(cautions)));
     node.getStyleClass().add("stage");
     model.shownProperty().addListener((o, was, is) -> show());
     WhenSeen figures = new WhenSeen(shell, Stage.LAP, this::boxes);

@@ -10,7 +10,6 @@ import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
-import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
 import dev.ambershim.desktop.widget.Parts;
@@ -74,20 +73,17 @@ public final class MeasureView implements StageView {
     shell.themeProperty().addListener((o, was, is) -> show());
     boxes();
     show();
-    Later.belowTheFold(shell, () -> addFaces(window, gauge));
+    Later.belowTheFold(shell, () -> addFace(window, gauge), this::addLid, () -> addSheet(window));
   }
 
-  /** What lies below the fold, one panel after another, so that no frame waits for all of them. */
-  private void addFaces(Desk window, GaugePanel gauge) {
+  private void addFace(Desk window, GaugePanel gauge) {
     face = new FacePanel(shell, window, model, session, gauge);
     added(face, () -> {});
-    Frames.later(
-        2,
-        () -> {
-          lid = new LidPanel(shell);
-          added(lid, lid::refresh);
-          Frames.later(2, () -> addSheet(window));
-        });
+  }
+
+  private void addLid() {
+    lid = new LidPanel(shell);
+    added(lid, lid::refresh);
   }
 
   private void addSheet(Desk window) {

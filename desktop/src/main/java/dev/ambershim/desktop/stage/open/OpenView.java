@@ -11,7 +11,6 @@ import dev.ambershim.desktop.model.WorkModel;
 import dev.ambershim.desktop.widget.AnswerPane;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
-import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.desktop.widget.HoursPanel;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Later;
@@ -76,28 +75,26 @@ public final class OpenView implements StageView {
     model.notationProperty().addListener((o, was, is) -> refresh());
     bench.watch();
     refresh();
-    Later.belowTheFold(model, this::addInputs);
+    // What the plan rests on.
+    Later.belowTheFold(model, this::addHours, this::addWays, this::addKit);
   }
 
-  /** What the plan rests on follows a few frames later, one panel a frame. */
-  private void addInputs() {
+  private void addHours() {
     when = new HoursPanel(model, new JobTimes(model), true);
     node.getChildren().add(when);
     refresh();
-    Frames.later(
-        2,
-        () -> {
-          ways = new WaysPanel(model);
-          node.getChildren().add(ways);
-          refresh();
-          Frames.later(
-              2,
-              () -> {
-                kit = new KitPanel(model);
-                node.getChildren().addAll(kit, lessons);
-                refresh();
-              });
-        });
+  }
+
+  private void addWays() {
+    ways = new WaysPanel(model);
+    node.getChildren().add(ways);
+    refresh();
+  }
+
+  private void addKit() {
+    kit = new KitPanel(model);
+    node.getChildren().addAll(kit, lessons);
+    refresh();
   }
 
   private List<Node> buttons() {
