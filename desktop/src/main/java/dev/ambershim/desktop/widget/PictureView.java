@@ -48,6 +48,8 @@ public final class PictureView extends Region {
   /** Held here, as the scroll pane holds it weakly. */
   private final InvalidationListener resized = o -> moved();
 
+  private final WeakInvalidationListener resizedWithin = new WeakInvalidationListener(resized);
+
   private final Sheet sheet = new Sheet();
   private BiFunction<Double, Double, Picture> source;
   private Picture picture;
@@ -82,7 +84,7 @@ public final class PictureView extends Region {
   public PictureView() {
     getChildren().add(sheet);
     localToSceneTransformProperty().addListener((o, was, is) -> moved());
-    sceneProperty().addListener((o, was, is) -> within = null);
+    sceneProperty().addListener((o, was, is) -> forget());
     setAccessibleRole(AccessibleRole.IMAGE_VIEW);
     Copying.offer(this);
     canvas.setOnMouseClicked(
@@ -161,11 +163,19 @@ public final class PictureView extends Region {
         return true;
       }
       within = (ScrollPane) up;
-      within.heightProperty().addListener(new WeakInvalidationListener(resized));
+      within.heightProperty().addListener(resizedWithin);
     }
     Bounds here = localToScene(getLayoutBounds());
     Bounds there = within.localToScene(within.getLayoutBounds());
     return here.getMaxY() > there.getMinY() && here.getMinY() < there.getMaxY();
+  }
+
+  /** Taken out of the window, it may come back in another place. */
+  private void forget() {
+    if (within != null) {
+      within.heightProperty().removeListener(resizedWithin);
+      within = null;
+    }
   }
 
   /** Draws what is not yet drawn and has come in sight. */
