@@ -6,9 +6,7 @@ import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackSolution;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * Temperatures of boxes, and what can be read from them.
@@ -22,128 +20,38 @@ import java.util.stream.IntStream;
 record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] through, Rises rises) {
   /** Mean and peak of each source, °C. */
   List<StackSolution.Source> sources() {
-    List<double[][]> grids = new ArrayList<>();
-    for (int s = 0; s < watts.length; s++) {
-      grids.add(at(s, boxes.peaks(s)));
-    }
-    Top[] tops = new Top[watts.length];
-    for (int s : smallestFirst()) {
-      tops[s] = top(s, grids.get(s), tops);
-    }
+    Peaks peaks = new Peaks(this);
+    return sources(peaks, peaks.close());
+  }
+
+  /**
+   * The same where the peaks of several fields are looked for in the same places.
+   *
+   * @param peaks of this field
+   * @param close where it is looked more closely
+   */
+  List<StackSolution.Source> sources(Peaks peaks, Peaks.Close close) {
+    double[] kelvin = peaks.kelvin(close);
     List<StackSolution.Source> all = new ArrayList<>();
     for (int s = 0; s < watts.length; s++) {
-      double peak = tops[s].kelvin();
-      Patch patch = boxes.spots.get(s).patch();
-      for (int other = 0; other < watts.length; other++) {
-        Top top = tops[other];
-        peak =
-            Math.max(
-                peak,
-                patch.holds(top.xMillimetres(), top.yMillimetres())
-                    ? top.kelvin()
-                    : highest(grids.get(other), boxes.peaks(other), patch));
-      }
       all.add(
           new StackSolution.Source(
               stack.heat().get(s).name(),
               watts[s],
               stack.coolantCelsius() + mean(s),
-              stack.coolantCelsius() + peak));
+              stack.coolantCelsius() + kelvin[s]));
     }
     return all;
   }
 
-  /** The rise at places under a source. */
-  private double[][] at(int source, Spot.Places places) {
+  /** The rise at places under a source, K. */
+  double[][] at(int source, Spot.Places places) {
     double[][] grid = rises.at(boxes.spots.get(source).box(), places);
     addBelow(places, grid);
     return grid;
   }
 
-  /**
-   * The hottest place of a source.
-   *
-   * @param kelvin its rise
-   * @param xMillimetres the nearest place that was looked at
-   * @param yMillimetres likewise
-   */
-  private record Top(double kelvin, double xMillimetres, double yMillimetres) {}
-
-  private int[] smallestFirst() {
-    return IntStream.range(0, watts.length)
-        .boxed()
-        .sorted(Comparator.comparingDouble(s -> boxes.spots.get(s).area()))
-        .mapToInt(s -> s)
-        .toArray();
-  }
-
-  /**
-   * The hottest place of a source: the highest of its grid, looked at again on a finer grid around
-   * it, and a parabola through what is highest there.
-   *
-   * @param tops those of smaller sources; null for the rest
-   */
-  private Top top(int source, double[][] grid, Top[] tops) {
-    Patch patch = boxes.spots.get(source).patch();
-    Spot.Places places = boxes.peaks(source);
-    int[] at = argmax(grid);
-    double x = 1e3 * places.columns().get(at[0]).low();
-    double y = 1e3 * places.rows().get(at[1]).low();
-    for (int s = 0; s < tops.length; s++) {
-      boolean counted =
-          tops[s] != null
-              && boxes.spots.get(s).patch().holds(x, y)
-              && patch.holds(tops[s].xMillimetres(), tops[s].yMillimetres());
-      if (counted) {
-        // The smaller one's own places lie closer, and its top is one of this source's, too.
-        return new Top(grid[at[0]][at[1]], x, y);
-      }
-    }
-    Spot.Places closer = boxes.closer(source, at[0], at[1]);
-    double[][] near = at(source, closer);
-    int[] best = argmax(near);
-    int i = best[0];
-    int j = best[1];
-    double peak = near[i][j];
-    if (i > 0 && i < near.length - 1) {
-      peak += above(closer.columns(), i, near[i - 1][j], near[i][j], near[i + 1][j]);
-    }
-    if (j > 0 && j < near[i].length - 1) {
-      peak += above(closer.rows(), j, near[i][j - 1], near[i][j], near[i][j + 1]);
-    }
-    // Where it is told to lie decides which other sources it is a place of, too.
-    return new Top(peak, 1e3 * closer.columns().get(i).low(), 1e3 * closer.rows().get(j).low());
-  }
-
-  private static int[] argmax(double[][] grid) {
-    int[] at = {0, 0};
-    for (int i = 0; i < grid.length; i++) {
-      for (int j = 0; j < grid[i].length; j++) {
-        if (grid[i][j] > grid[at[0]][at[1]]) {
-          at[0] = i;
-          at[1] = j;
-        }
-      }
-    }
-    return at;
-  }
-
-  /** The highest of some places that lie in a rectangle. */
-  private static double highest(double[][] grid, Spot.Places places, Patch inside) {
-    double highest = Double.NEGATIVE_INFINITY;
-    for (int i = 0; i < grid.length; i++) {
-      for (int j = 0; j < grid[i].length; j++) {
-        double x = 1e3 * places.columns().get(i).low();
-        double y = 1e3 * places.rows().get(j).low();
-        if (grid[i][j] > highest && inside.holds(x, y)) {
-          highest = grid[i][j];
-        }
-      }
-    }
-    return highest;
-  }
-
-  /** Mean temperatures of the sources alone, °C; quicker than all of {@link #sources}. */
+  /** Mean temperatures of the sources alone, °C; quicker than with the peaks. */
   double[] meansCelsius() {
     double[] all = new double[watts.length];
     for (int s = 0; s < all.length; s++) {
@@ -206,26 +114,6 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
       sum += spot.patch().holds(xMillimetres, yMillimetres) ? watts[s] / spot.area() : 0;
     }
     return sum;
-  }
-
-  /** How far the parabola through three places rises above the middle one, the highest. */
-  private static double above(
-      List<NearField.Span> places, int at, double left, double middle, double right) {
-    double before = places.get(at).low() - places.get(at - 1).low();
-    double after = places.get(at + 1).low() - places.get(at).low();
-    double rising = (middle - left) / before;
-    double falling = (right - middle) / after;
-    double curve = 2 * (falling - rising) / (before + after);
-    double slope = (rising * after + falling * before) / (before + after);
-    return curve < 0 ? -slope * slope / (2 * curve) : 0;
-  }
-
-  /** The highest temperature, °C. It lies where heat enters; without heat it is the coolant's. */
-  double peak() {
-    return sources().stream()
-        .mapToDouble(StackSolution.Source::peakCelsius)
-        .max()
-        .orElse(stack.coolantCelsius());
   }
 
   /** Heat that leaves into the coolant, W. */

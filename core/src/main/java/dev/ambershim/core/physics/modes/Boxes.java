@@ -23,8 +23,11 @@ import java.util.concurrent.ConcurrentHashMap;
  * part of it. Safe for several threads.
  */
 final class Boxes {
-  /** Modes over the thickness of the lowest solid: the highest falls by e^−6 on its way up. */
-  private static final double MODES_BY_THICKNESS = 2;
+  /**
+   * Modes over the thickness of the lowest solid for each part that cells are cut in: of four parts
+   * the highest falls by e^−6 on its way up.
+   */
+  private static final double MODES_BY_THICKNESS = 0.5;
 
   /** Modes over the finest pattern: the cells over the width of what is heated over this. */
   private static final double CELLS_BY_DETAIL = 7;
@@ -61,6 +64,15 @@ final class Boxes {
 
   private final StackCase stack;
 
+  /** About how wide cells are where heat enters before they are cut in parts, m. */
+  private final double fine;
+
+  /** Into how many parts every cell is cut along each axis. */
+  final int parts;
+
+  /** The same boxes cut more coarsely, whose near field is this one's too; null for the first. */
+  private final Boxes coarser;
+
   /** The box that each heat is under. */
   private final int[] boxOf;
 
@@ -77,8 +89,13 @@ final class Boxes {
       double[] x,
       double[] y,
       List<List<Footprint.Extent>> extents,
-      double finest) {
+      double fine,
+      int parts,
+      Boxes coarser) {
     this.stack = stack;
+    this.fine = fine;
+    this.parts = parts;
+    this.coarser = coarser;
     this.x = x;
     this.y = y;
     lowest = Footprint.solid(stack, true);
@@ -87,7 +104,7 @@ final class Boxes {
     boxes = new ArrayList<>();
     for (int l = lowest; l <= highest; l++) {
       for (Footprint.Extent e : extents.get(l)) {
-        boxes.add(box(l, e, finest));
+        boxes.add(box(l, e, parts));
       }
     }
     contacts = new ArrayList<>();
@@ -105,7 +122,11 @@ final class Boxes {
     }
   }
 
+  /** Any split of near and far is exact, so grids share the one of the coarsest, and its values. */
   private NearField near(int box) {
+    if (coarser != null) {
+      return coarser.near(box);
+    }
     return nearFields.computeIfAbsent(
         box,
         b -> {
@@ -145,11 +166,20 @@ final class Boxes {
    * @throws Problem {@code stack.floating} if a part has no way to the cooling
    */
   static Optional<Boxes> of(StackCase stack, double fine, int parts) {
+    return of(stack, fine, parts, null);
+  }
+
+  /** The same boxes with every cell cut in more parts. */
+  Boxes cut(int parts) {
+    return of(stack, fine, parts, this).orElseThrow();
+  }
+
+  private static Optional<Boxes> of(StackCase stack, double fine, int parts, Boxes coarser) {
     double[] x = Footprint.planes(stack, fine, parts, true);
     double[] y = Footprint.planes(stack, fine, parts, false);
     List<List<Footprint.Extent>> extents = new ArrayList<>();
     return rectangular(stack, x, y, extents)
-        ? Optional.of(new Boxes(stack, x, y, extents, fine / parts))
+        ? Optional.of(new Boxes(stack, x, y, extents, fine, parts, coarser))
         : Optional.empty();
   }
 
@@ -175,36 +205,33 @@ final class Boxes {
     return true;
   }
 
-  private Box box(int layer, Footprint.Extent e, double finest) {
+  private Box box(int layer, Footprint.Extent e, int parts) {
     return new Box(
         layer,
         e.left(),
         e.right(),
         e.low(),
         e.high(),
-        cosines(layer, x, e.left(), e.right(), finest),
-        cosines(layer, y, e.low(), e.high(), finest));
+        cosines(layer, x, e.left(), e.right(), parts),
+        cosines(layer, y, e.low(), e.high(), parts));
   }
 
   /**
    * As many modes as cells, enough to show the finest pattern, and over the lowest solid so many
-   * that the rest of the heat's pattern dies out on its way up.
+   * that the rest of the heat's pattern dies out on its way up. They grow as the cells do, or what
+   * a grid leaves out would not fall with the square of the cells' width.
    */
-  private Cosines cosines(int layer, double[] planes, int from, int to, double finest) {
+  private Cosines cosines(int layer, double[] planes, int from, int to, int parts) {
     double length = planes[to] - planes[from];
-    double wanted =
-        length
-            / Footprint.detailMetres(stack, layer)
-            * stack.heatedMetres()
-            / finest
-            / CELLS_BY_DETAIL;
+    double across = stack.heatedMetres() / fine;
+    double wanted = length / Footprint.detailMetres(stack, layer) * across / CELLS_BY_DETAIL;
     if (layer == lowest) {
       double thickness = stack.layers().get(layer).thicknessMicrometres() * 1e-6;
       wanted = Math.max(wanted, MODES_BY_THICKNESS * length / thickness);
     }
-    double most = Math.min(MOST_MODES, MODES_BY_CELL * stack.heatedMetres() / finest);
-    int count = Math.max(to - from, (int) Math.ceil(Math.min(most, wanted)));
-    return new Cosines(planes[from], length, count);
+    double most = Math.min((double) MOST_MODES / parts, MODES_BY_CELL * across);
+    int ofOnePart = (int) Math.ceil(Math.min(most, wanted));
+    return new Cosines(planes[from], length, Math.max(to - from, ofOnePart * parts));
   }
 
   /** Adds the contacts of a box's top. */

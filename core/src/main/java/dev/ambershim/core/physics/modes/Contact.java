@@ -62,6 +62,43 @@ record Contact(
     }
   }
 
+  /**
+   * The watts through these cells when so many went through the same rectangle in other cells: the
+   * flux goes straight from the middle of one cell to the next, counted in cells, which both grids
+   * have crowd alike.
+   *
+   * @param watts by the other's cells; only read
+   */
+  double[][] from(Contact other, double[][] watts) {
+    double[][] flux = Dense.copy(watts);
+    for (int i = 0; i < flux.length; i++) {
+      for (int j = 0; j < flux[i].length; j++) {
+        flux[i][j] /= other.area[i][j];
+      }
+    }
+    double[][] all = cells();
+    for (int i = 0; i < all.length; i++) {
+      double atX = among(i, columns(), flux.length);
+      int left = (int) atX;
+      int right = Math.min(left + 1, flux.length - 1);
+      for (int j = 0; j < all[i].length; j++) {
+        double atY = among(j, rows(), flux[left].length);
+        int under = (int) atY;
+        int over = Math.min(under + 1, flux[left].length - 1);
+        double one = flux[left][under] + (flux[left][over] - flux[left][under]) * (atY - under);
+        double two = flux[right][under] + (flux[right][over] - flux[right][under]) * (atY - under);
+        all[i][j] = (one + (two - one) * (atX - left)) * area[i][j];
+      }
+    }
+    mask(all);
+    return all;
+  }
+
+  /** Where the middle of a cell lies among the middles of others along the same way. */
+  private static double among(int cell, int count, int others) {
+    return Math.max(0, Math.min(others - 1.0, (cell + 0.5) * others / count - 0.5));
+  }
+
   /** Sets what is not open to nothing. */
   void mask(double[][] values) {
     for (int i = 0; i < values.length; i++) {

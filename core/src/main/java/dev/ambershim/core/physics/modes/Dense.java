@@ -10,18 +10,17 @@ final class Dense {
   private Dense() {}
 
   /**
-   * A product.
+   * Adds a product.
    *
    * @param a rows × inner, read
    * @param b inner × columns, read
-   * @param out rows × columns, overwritten
+   * @param out rows × columns, changed
    */
-  static void multiply(double[][] a, double[][] b, double[][] out) {
+  static void addProduct(double[][] a, double[][] b, double[][] out) {
     int inner = b.length;
     for (int i = 0; i < a.length; i++) {
       double[] from = a[i];
       double[] to = out[i];
-      Arrays.fill(to, 0);
       int k = 0;
       for (; k + 3 < inner; k += 4) {
         addFour(
@@ -87,6 +86,15 @@ final class Dense {
   static void add(double[][] to, double factor, double[][] from) {
     for (int i = 0; i < to.length; i++) {
       addTo(to[i], factor, from[i]);
+    }
+  }
+
+  /** Multiplies all by a factor. */
+  static void scale(double[][] all, double factor) {
+    for (double[] row : all) {
+      for (int j = 0; j < row.length; j++) {
+        row[j] *= factor;
+      }
     }
   }
 

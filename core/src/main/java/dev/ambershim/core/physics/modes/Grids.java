@@ -56,7 +56,6 @@ final class Grids {
   private final List<SteadyBoxes> live = new ArrayList<>();
   private final List<BoxField> fields = new ArrayList<>();
   private int[] parts;
-  private final double fine;
   private final double tolerance;
   private final Team team;
   private Sources sources;
@@ -71,12 +70,12 @@ final class Grids {
    */
   Grids(StackCase stack, double fine, double tolerance, Team team) {
     this.team = team;
-    this.fine = fine;
     this.tolerance = tolerance;
     parts = PARTS;
+    Boxes coarsest = Boxes.of(stack, fine, parts[0]).orElseThrow();
     SteadyBoxes[] laid = new SteadyBoxes[parts.length];
     largestFirst(
-        laid.length, g -> laid[g] = new SteadyBoxes(Boxes.of(stack, fine, parts[g]).orElseThrow()));
+        laid.length, g -> laid[g] = new SteadyBoxes(g == 0 ? coarsest : coarsest.cut(parts[g])));
     live.addAll(Arrays.asList(laid));
   }
 
@@ -84,9 +83,8 @@ final class Grids {
     team.tasks(count, i -> work.accept(count - 1 - i));
   }
 
-  private Grids(List<SteadyBoxes> live, double fine, double tolerance, int... parts) {
+  private Grids(List<SteadyBoxes> live, double tolerance, int... parts) {
     team = Team.alone();
-    this.fine = fine;
     this.tolerance = tolerance;
     this.live.addAll(live);
     this.parts = parts.clone();
@@ -94,12 +92,12 @@ final class Grids {
 
   /** The two coarser grids alone, as they stand: quicker, and without an error of their own. */
   Grids coarserPair() {
-    return new Grids(live.subList(0, 2), fine, tolerance, parts[0], parts[1]);
+    return new Grids(live.subList(0, 2), tolerance, parts[0], parts[1]);
   }
 
   /** The same grids with solutions of their own, which begin where these stand. */
   Grids fork() {
-    return new Grids(live.stream().map(SteadyBoxes::fork).toList(), fine, tolerance, parts);
+    return new Grids(live.stream().map(SteadyBoxes::fork).toList(), tolerance, parts);
   }
 
   /** About how many contact cells the finest grid would have. */
@@ -116,15 +114,18 @@ final class Grids {
   void solve(StackCase stack, SolveWatch watch) {
     BoxField[] found = new BoxField[live.size()];
     AtomicInteger done = new AtomicInteger();
-    largestFirst(
-        found.length,
+    IntConsumer one =
         g -> {
           found[g] = balanced(live.get(g), stack, tolerance, watch);
           if (!found[g].rises().found()) {
             throw SteadySolver.runaway(stack);
           }
           watch.share((double) done.incrementAndGet() / found.length);
-        });
+        };
+    // What the coarsest finds is a good start for the others, who take half the steps from there.
+    one.accept(0);
+    live.forEach(finer -> finer.beginFrom(live.get(0)));
+    largestFirst(found.length - 1, g -> one.accept(g + 1));
     fields.clear();
     fields.addAll(Arrays.asList(found));
     crowded = Skins.crowd(stack, finest().boxes());
@@ -140,7 +141,8 @@ final class Grids {
   void refine(StackCase stack, double factor, SolveWatch watch) {
     int last = parts[parts.length - 1];
     int more = Math.max(last + 1, (int) Math.ceil(factor * last));
-    SteadyBoxes finer = new SteadyBoxes(Boxes.of(stack, fine, more).orElseThrow());
+    SteadyBoxes finer = new SteadyBoxes(live.get(0).boxes().cut(more));
+    finer.beginFrom(live.get(live.size() - 1));
     BoxField field = balanced(finer, stack, tolerance, watch);
     if (!field.rises().found()) {
       throw SteadySolver.runaway(stack);
@@ -207,7 +209,15 @@ final class Grids {
     }
     int last = fields.size() - 1;
     List<List<StackSolution.Source>> shown = new ArrayList<>(Collections.nCopies(last + 1, null));
-    largestFirst(last + 1, g -> shown.set(g, fields.get(g).sources()));
+    Peaks peaks = new Peaks(finest());
+    Peaks.Close close = peaks.close();
+    shown.set(last, finest().sources(peaks, close));
+    largestFirst(
+        last,
+        g -> {
+          BoxField field = fields.get(g);
+          shown.set(g, field.sources(new Peaks(field), close));
+        });
     List<StackSolution.Source> told = new ArrayList<>();
     double error = 0;
     double peak = finest().stack().coolantCelsius();

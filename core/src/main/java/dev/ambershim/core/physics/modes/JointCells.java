@@ -45,8 +45,8 @@ final class JointCells {
       double[][] acrossX = shares(grid.xMillimetres(), x, left, columns);
       double[][] acrossY = shares(grid.yMillimetres(), y, low, rows);
       double[][] half = new double[columns][grid.yMillimetres().length];
-      Dense.multiply(acrossX, Dense.transposed(grid.micrometres()), half);
-      Dense.multiply(half, Dense.transposed(acrossY), all);
+      Dense.addProduct(acrossX, Dense.transposed(grid.micrometres()), half);
+      Dense.addProduct(half, Dense.transposed(acrossY), all);
       for (double[] row : all) {
         for (int j = 0; j < row.length; j++) {
           row[j] *= 1e-6;

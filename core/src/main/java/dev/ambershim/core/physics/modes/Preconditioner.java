@@ -20,6 +20,13 @@ final class Preconditioner {
    */
   static final double SEEN = 0.35;
 
+  /**
+   * Whether a contact is bare and which conductor is the worse is asked of cells cut in so many
+   * parts, whatever the grid: what one grid leaves out and the next does not would be no difference
+   * that falls with the cells' width.
+   */
+  private static final int USUAL_PARTS = 4;
+
   /** Conductors up to so much apart hold patterns alike. */
   static final double ALIKE = 2;
 
@@ -202,7 +209,7 @@ final class Preconditioner {
     double[] ly = contact.y().eigenvalues();
     double mostX = SEEN * highest(contact, Box::x);
     double mostY = SEEN * highest(contact, Box::y);
-    double most = Math.max(mostX, mostY);
+    double most = Math.max(mostX, mostY) * usual();
     Slab below = compliance[contact.below()].slab();
     double above = contact.cooled() ? 0 : compliance[contact.above()].slab().low(most);
     boolean bare = mean[c] < below.top(most) + above;
@@ -223,6 +230,12 @@ final class Preconditioner {
     }
   }
 
+  /** How much higher eigenvalues are on a grid of usual cells. */
+  private double usual() {
+    double finer = (double) USUAL_PARTS / boxes.parts;
+    return finer * finer;
+  }
+
   /**
    * The highest eigenvalue along an axis of the box that holds the fluxes, 1/m²: the worse
    * conductor of both, or the one that shows more where they are alike.
@@ -233,7 +246,7 @@ final class Preconditioner {
       return below;
     }
     double above = axis.apply(boxes.boxes.get(contact.above())).highest();
-    double both = Math.min(below, above);
+    double both = Math.min(below, above) * usual();
     double lower = compliance[contact.below()].slab().top(both);
     double upper = compliance[contact.above()].slab().low(both);
     if (lower > ALIKE * upper) {
@@ -260,8 +273,8 @@ final class Preconditioner {
       Contact contact = boxes.contacts.get(c);
       contact.weigh(driving[c]);
       double[][] half = contact.cells();
-      Dense.multiply(driving[c], contact.y().vectors(), half);
-      Dense.multiply(contact.x().transposed(), half, modes[c]);
+      Dense.addProduct(driving[c], contact.y().vectors(), half);
+      Dense.addProduct(contact.x().transposed(), half, modes[c]);
       if (before[c] >= 0) {
         addTied(modes[c], tie[c], modes[before[c]]);
       }
@@ -284,8 +297,8 @@ final class Preconditioner {
       Contact contact = boxes.contacts.get(c);
       double[][] half = contact.cells();
       double[][] own = contact.cells();
-      Dense.multiply(contact.x().vectors(), modes[c], half);
-      Dense.multiply(half, contact.y().transposed(), own);
+      Dense.addProduct(contact.x().vectors(), modes[c], half);
+      Dense.addProduct(half, contact.y().transposed(), own);
       contact.weigh(own);
       Dense.add(watts[c], 1, own);
       if (onto[c] >= 0) {

@@ -35,8 +35,8 @@ record Rises(
   private double[][] values(int box, double[][] modes, double[][] x, double[][] y) {
     double[][] half = new double[x.length][y[0].length];
     double[][] all = new double[x.length][y.length];
-    Dense.multiply(x, modes, half);
-    Dense.multiply(half, Dense.transposed(y), all);
+    Dense.addProduct(x, modes, half);
+    Dense.addProduct(half, Dense.transposed(y), all);
     for (double[] row : all) {
       for (int j = 0; j < row.length; j++) {
         row[j] += level[box];

@@ -75,6 +75,16 @@ final class SteadyBoxes {
     return boxes;
   }
 
+  /** Where nothing was solved yet, begins from what the same boxes in coarser cells have found. */
+  void beginFrom(SteadyBoxes coarser) {
+    if (sought == null && coarser.sought != null) {
+      sought = new double[boxes.contacts.size()][][];
+      Arrays.setAll(
+          sought,
+          c -> boxes.contacts.get(c).from(coarser.boxes.contacts.get(c), coarser.sought[c]));
+    }
+  }
+
   /** Whether the latest solution came to rest. */
   boolean rests() {
     return rests;

@@ -32,10 +32,9 @@ final class Trace {
    */
   void gather(double[][] watts, double sign, double[][] to) {
     double[][] half = new double[x.length][yBack.length];
-    double[][] modes = new double[xBack.length][yBack.length];
-    Dense.multiply(watts, y, half);
-    Dense.multiply(xBack, half, modes);
-    Dense.add(to, sign, modes);
+    Dense.addProduct(watts, y, half);
+    Dense.scale(half, sign);
+    Dense.addProduct(xBack, half, to);
   }
 
   /**
@@ -46,9 +45,8 @@ final class Trace {
    */
   void scatter(double[][] modes, double sign, double[][] to) {
     double[][] half = new double[x.length][yBack.length];
-    double[][] cells = new double[x.length][y.length];
-    Dense.multiply(x, modes, half);
-    Dense.multiply(half, yBack, cells);
-    Dense.add(to, sign, cells);
+    Dense.addProduct(x, modes, half);
+    Dense.scale(half, sign);
+    Dense.addProduct(half, yBack, to);
   }
 }
