@@ -36,6 +36,14 @@ final class Grids {
   /** Likewise where heat crowds in a skin, and the steps between grids are not even. */
   private static final double CROWDED_SHARE = 0.6;
 
+  /** By how much finer the next grid is, at least and at most. */
+  private static final double LEAST_GROWTH = 1.15;
+
+  private static final double MOST_GROWTH = 2;
+
+  /** So much less is aimed at than is asked for. */
+  private static final double AIM = 1.4;
+
   /** Of the rise: rounding and residual together stay below. */
   private static final double FLOOR = 1e-5;
 
@@ -133,26 +141,58 @@ final class Grids {
   }
 
   /**
-   * Solves on one more grid, whose cells are finer than those of the finest by a factor, or more by
-   * as much as whole parts ask.
+   * Solves on one or two more grids.
    *
+   * @param over by what factor too much is told
    * @throws dev.ambershim.core.base.Problem {@code stack.runaway}
    */
-  void refine(StackCase stack, double factor, SolveWatch watch) {
-    int last = parts[parts.length - 1];
-    int more = Math.max(last + 1, (int) Math.ceil(factor * last));
-    SteadyBoxes finer = new SteadyBoxes(live.get(0).boxes().cut(more));
-    finer.beginFrom(live.get(live.size() - 1));
-    BoxField field = balanced(finer, stack, tolerance, watch);
-    if (!field.rises().found()) {
-      throw SteadySolver.runaway(stack);
-    }
-    live.add(finer);
-    fields.add(field);
-    parts = Arrays.copyOf(parts, parts.length + 1);
-    parts[parts.length - 1] = more;
-    crowded = Skins.crowd(stack, field.boxes());
+  void refine(StackCase stack, double over, SolveWatch watch) {
+    int[] more = finer(parts, over);
+    SteadyBoxes finestYet = live.get(live.size() - 1);
+    SteadyBoxes[] laid = new SteadyBoxes[more.length];
+    BoxField[] found = new BoxField[more.length];
+    largestFirst(
+        more.length,
+        g -> {
+          laid[g] = new SteadyBoxes(live.get(0).boxes().cut(more[g]));
+          laid[g].beginFrom(finestYet);
+          found[g] = balanced(laid[g], stack, tolerance, watch);
+          if (!found[g].rises().found()) {
+            throw SteadySolver.runaway(stack);
+          }
+        });
+    live.addAll(Arrays.asList(laid));
+    fields.addAll(Arrays.asList(found));
+    int before = parts.length;
+    parts = Arrays.copyOf(parts, before + more.length);
+    System.arraycopy(more, 0, parts, before, more.length);
+    crowded = Skins.crowd(stack, finest().boxes());
     sources = null;
+  }
+
+  /**
+   * Into how many parts cells have to be cut next. An extrapolation from p and q parts is off by
+   * about 1/(pq)², and what is told is how far the one before the last was off. So if the last one
+   * is good enough already, one grid that is a little finer shows it; if not, one that makes it so
+   * comes first.
+   *
+   * @param parts of the grids there are, at least three
+   * @param over by what factor too much is told
+   */
+  static int[] finer(int[] parts, double over) {
+    int finest = parts[parts.length - 1];
+    double told = (double) parts[parts.length - 3] * parts[parts.length - 2];
+    double wanted = told * Math.sqrt(AIM * over);
+    if ((double) parts[parts.length - 2] * finest >= wanted) {
+      return new int[] {next(finest)};
+    }
+    int finer = (int) Math.ceil(Math.min(MOST_GROWTH * finest, wanted / finest));
+    finer = Math.max(next(finest), finer);
+    return new int[] {finer, next(finer)};
+  }
+
+  private static int next(int parts) {
+    return Math.max(parts + 1, (int) Math.round(LEAST_GROWTH * parts));
   }
 
   /** Whether the latest solution came to rest on every grid; if not, it is no solution. */

@@ -31,15 +31,8 @@ public final class SteadySolver {
   /** Cells over the finest pattern of heat, of which about a part in a thousand is told. */
   private static final double CELLS_BY_DETAIL = 1.1;
 
-  /** By how much finer the next grid is, at least and at most. */
-  private static final double LEAST_GROWTH = 1.25;
-
-  private static final double MOST_GROWTH = 2;
-
-  /** What is told falls about with this power of the cells' width; so much less is aimed at. */
+  /** What is told falls about with this power of the cells' width. */
   private static final double ORDER = 4;
-
-  private static final double AIM = 1.2;
 
   private static final int MOST_FINER = 6;
 
@@ -168,7 +161,7 @@ public final class SteadySolver {
         break;
       }
       double to = done + (1 - done) * 0.5;
-      grids.refine(stack, growth(found.errorKelvin() / wanted), watch.part(done, to));
+      grids.refine(stack, found.errorKelvin() / wanted, watch.part(done, to));
       done = to;
     }
     return Optional.of(grids).filter(Grids::rest);
@@ -180,11 +173,6 @@ public final class SteadySolver {
     double likely = detail / CELLS_BY_DETAIL * Math.pow(errorShare / 1e-3, 1 / ORDER);
     double width = width(stack);
     return Math.max(width / MOST_FIRST_WIDTH, Math.min(width / FIRST_WIDTH, likely));
-  }
-
-  /** By how much finer the next grids have to be, where too much is told by a factor. */
-  private static double growth(double over) {
-    return Math.max(LEAST_GROWTH, Math.min(MOST_GROWTH, Math.pow(AIM * over, 1 / ORDER)));
   }
 
   /** Root of the area that all heats are in, m. */
