@@ -229,6 +229,8 @@ final class Boxes {
       double thickness = stack.layers().get(layer).thicknessMicrometres() * 1e-6;
       wanted = Math.max(wanted, MODES_BY_THICKNESS * length / thickness);
     }
+    double usual = Math.max(1, 1.1 * fine / Footprint.detailMetres(stack, lowest));
+    wanted /= usual;
     double most = Math.min((double) MOST_MODES / parts, MODES_BY_CELL * across);
     int ofOnePart = (int) Math.ceil(Math.min(most, wanted));
     return new Cosines(planes[from], length, Math.max(to - from, ofOnePart * parts));

@@ -26,10 +26,16 @@ public final class SteadySolver {
   private static final double FIRST_WIDTH = 6;
 
   /** Likewise at most. */
-  private static final double MOST_FIRST_WIDTH = 9;
+  private static final double MOST_FIRST_WIDTH = 12;
 
   /** Cells over the finest pattern of heat, of which about a part in a thousand is told. */
   private static final double CELLS_BY_DETAIL = 1.1;
+
+  /**
+   * How wide the first cells may be in thicknesses of what is heated; a wider one shows on its
+   * underside as a stair.
+   */
+  private static final double THICKNESSES = 2.5;
 
   /** What is told falls about with this power of the cells' width. */
   private static final double ORDER = 4;
@@ -169,8 +175,11 @@ public final class SteadySolver {
 
   /** Width of the first cells, m: so fine that what is asked for will most likely be told. */
   private static double first(StackCase stack, double errorShare) {
-    double detail = Footprint.detailMetres(stack, Footprint.solid(stack, true));
-    double likely = detail / CELLS_BY_DETAIL * Math.pow(errorShare / 1e-3, 1 / ORDER);
+    int lowest = Footprint.solid(stack, true);
+    double thickness = stack.layers().get(lowest).thicknessMicrometres() * 1e-6;
+    double detail = Footprint.detailMetres(stack, lowest) / CELLS_BY_DETAIL;
+    double finest = Math.min(detail, THICKNESSES * thickness);
+    double likely = finest * Math.pow(errorShare / 1e-3, 1 / ORDER);
     double width = width(stack);
     return Math.max(width / MOST_FIRST_WIDTH, Math.min(width / FIRST_WIDTH, likely));
   }
