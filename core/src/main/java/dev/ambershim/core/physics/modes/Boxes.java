@@ -174,6 +174,11 @@ final class Boxes {
     return of(stack, fine, parts, this).orElseThrow();
   }
 
+  /** The same boxes in the coarsest cells there are. */
+  Boxes coarsest() {
+    return coarser == null ? this : coarser.coarsest();
+  }
+
   private static Optional<Boxes> of(StackCase stack, double fine, int parts, Boxes coarser) {
     double[] x = Footprint.planes(stack, fine, parts, true);
     double[] y = Footprint.planes(stack, fine, parts, false);

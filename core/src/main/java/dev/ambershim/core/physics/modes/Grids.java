@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntConsumer;
+import java.util.stream.DoubleStream;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.LUDecomposition;
@@ -43,6 +44,9 @@ final class Grids {
 
   /** So much less is aimed at than is asked for. */
   private static final double AIM = 1.4;
+
+  /** Of an earlier step, after what it should have fallen by since. */
+  private static final double CHANCE = 0.5;
 
   /** Of the rise: rounding and residual together stay below. */
   private static final double FLOOR = 1e-5;
@@ -225,12 +229,22 @@ final class Grids {
   }
 
   /**
-   * How far an extrapolation may be off: by its step from the one before, which once in a while is
-   * small by chance, and so by a part of its own reach at least.
+   * How far the last extrapolation may be off: by its step from the one before, which once in a
+   * while is small by chance, and so by a part of its own reach at least, and of earlier steps.
+   *
+   * @param shown a temperature on each grid
    */
-  private double doubt(double before, double extrapolated, double finest) {
-    double share = crowded ? CROWDED_SHARE : REACH_SHARE;
-    return Math.max(Math.abs(extrapolated - before), share * Math.abs(extrapolated - finest));
+  private double doubt(double... shown) {
+    int last = shown.length - 1;
+    double told = extrapolated(shown[last - 1], shown[last]);
+    double doubt = (crowded ? CROWDED_SHARE : REACH_SHARE) * Math.abs(told - shown[last]);
+    for (int g = 2; g <= last; g++) {
+      double before = extrapolated(g - 1, shown[g - 2], shown[g - 1]);
+      double step = Math.abs(extrapolated(g, shown[g - 1], shown[g]) - before);
+      double finer = (double) parts[g - 2] * parts[g - 1] / (parts[last - 1] * parts[last]);
+      doubt = Math.max(doubt, step * (g == last ? 1 : CHANCE * finer));
+    }
+    return doubt;
   }
 
   /**
@@ -269,11 +283,11 @@ final class Grids {
       told.add(new StackSolution.Source(f.name(), f.watts(), mean, high));
       peak = Math.max(peak, high);
       if (last > 1) {
-        StackSolution.Source b = shown.get(last - 2).get(s);
-        double before = extrapolated(last - 1, b.meanCelsius(), c.meanCelsius());
-        double beforeHigh = extrapolated(last - 1, b.peakCelsius(), c.peakCelsius());
-        error = Math.max(error, doubt(before, mean, f.meanCelsius()));
-        error = Math.max(error, doubt(beforeHigh, high, f.peakCelsius()));
+        int source = s;
+        DoubleStream means = shown.stream().mapToDouble(g -> g.get(source).meanCelsius());
+        DoubleStream peaksOfAll = shown.stream().mapToDouble(g -> g.get(source).peakCelsius());
+        error = Math.max(error, doubt(means.toArray()));
+        error = Math.max(error, doubt(peaksOfAll.toArray()));
       }
     }
     double rise = peak - finest().stack().coolantCelsius();
@@ -326,16 +340,14 @@ final class Grids {
 
   /** How far the sources' means may be off, K; three grids must be there. */
   double meansErrorKelvin() {
-    int last = fields.size() - 1;
-    double[] before = fields.get(last - 2).meansCelsius();
-    double[] coarse = fields.get(last - 1).meansCelsius();
-    double[] fine = finest().meansCelsius();
+    double[][] shown = fields.stream().map(BoxField::meansCelsius).toArray(double[][]::new);
+    int last = shown.length - 1;
     double error = 0;
     double rise = 0;
-    for (int s = 0; s < fine.length; s++) {
-      double first = extrapolated(last - 1, before[s], coarse[s]);
-      double told = extrapolated(coarse[s], fine[s]);
-      error = Math.max(error, doubt(first, told, fine[s]));
+    for (int s = 0; s < shown[last].length; s++) {
+      int source = s;
+      double told = extrapolated(shown[last - 1][s], shown[last][s]);
+      error = Math.max(error, doubt(Arrays.stream(shown).mapToDouble(g -> g[source]).toArray()));
       rise = Math.max(rise, told - finest().stack().coolantCelsius());
     }
     return SAFETY * error + FLOOR * rise;

@@ -1,6 +1,8 @@
 package dev.ambershim.core.physics.modes;
 
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 
@@ -22,8 +24,7 @@ final class Preconditioner {
 
   /**
    * Whether a contact is bare and which conductor is the worse is asked of cells cut in so many
-   * parts, whatever the grid: what one grid leaves out and the next does not would be no difference
-   * that falls with the cells' width.
+   * parts, whatever the grid.
    */
   private static final int USUAL_PARTS = 4;
 
@@ -207,15 +208,18 @@ final class Preconditioner {
     tie[c] = contact.cells();
     double[] lx = contact.x().eigenvalues();
     double[] ly = contact.y().eigenvalues();
-    double mostX = SEEN * highest(contact, Box::x);
-    double mostY = SEEN * highest(contact, Box::y);
+    Contact coarse = boxes.coarsest().contacts.get(c);
+    double mostX = SEEN * highest(coarse, Box::x);
+    double mostY = SEEN * highest(coarse, Box::y);
+    int seenX = seen(coarse.x().eigenvalues(), mostX);
+    int seenY = seen(coarse.y().eigenvalues(), mostY);
     double most = Math.max(mostX, mostY) * usual();
     Slab below = compliance[contact.below()].slab();
     double above = contact.cooled() ? 0 : compliance[contact.above()].slab().low(most);
     boolean bare = mean[c] < below.top(most) + above;
     for (int p = 0; p < lx.length; p++) {
       for (int q = 0; q < ly.length; q++) {
-        if (bare && (lx[p] > mostX || ly[q] > mostY)) {
+        if (bare && (p >= seenX || q >= seenY)) {
           continue;
         }
         double square = lx[p] + ly[q];
@@ -230,10 +234,22 @@ final class Preconditioner {
     }
   }
 
-  /** How much higher eigenvalues are on a grid of usual cells. */
+  /** How much higher eigenvalues are on a grid of usual cells than on the coarsest. */
   private double usual() {
-    double finer = (double) USUAL_PARTS / boxes.parts;
+    double finer = (double) USUAL_PARTS / boxes.coarsest().parts;
     return finer * finer;
+  }
+
+  /**
+   * How many patterns of a row of cells are sought: equally many of each part that the cells are
+   * cut in, since what one grid leaves out and the next does not would be no difference that falls
+   * with the cells' width.
+   *
+   * @param coarse eigenvalues on the coarsest grid, rising, 1/m²
+   */
+  private int seen(double[] coarse, double most) {
+    long below = Arrays.stream(coarse).filter(l -> l <= most).count();
+    return (int) Math.max(1, below / boxes.coarsest().parts) * boxes.parts;
   }
 
   /**
@@ -241,11 +257,12 @@ final class Preconditioner {
    * conductor of both, or the one that shows more where they are alike.
    */
   private double highest(Contact contact, Function<Box, Cosines> axis) {
-    double below = axis.apply(boxes.boxes.get(contact.below())).highest();
+    List<Box> all = boxes.coarsest().boxes;
+    double below = axis.apply(all.get(contact.below())).highest();
     if (contact.cooled()) {
       return below;
     }
-    double above = axis.apply(boxes.boxes.get(contact.above())).highest();
+    double above = axis.apply(all.get(contact.above())).highest();
     double both = Math.min(below, above) * usual();
     double lower = compliance[contact.below()].slab().top(both);
     double upper = compliance[contact.above()].slab().low(both);

@@ -40,6 +40,11 @@ public final class SteadySolver {
   /** What is told falls about with this power of the cells' width. */
   private static final double ORDER = 4;
 
+  /** Of the wanted error, what is left of the residual. */
+  private static final double TOLERANCE_SHARE = 6e-3;
+
+  private static final double MOST_TOLERANCE = 6e-6;
+
   private static final int MOST_FINER = 6;
 
   /** No more contact cells than this are laid: what they cost grows faster than what they tell. */
@@ -158,7 +163,8 @@ public final class SteadySolver {
       return Optional.of(on(stack, fine, team, watch)).filter(Grids::rest);
     }
     double done = 0.5;
-    Grids grids = on(stack, first(stack, errorShare), team, watch.part(0, done));
+    double tolerance = Math.min(MOST_TOLERANCE, TOLERANCE_SHARE * errorShare);
+    Grids grids = on(stack, first(stack, errorShare), tolerance, team, watch.part(0, done));
     for (int more = 0; grids.rest() && more < MOST_FINER; more++) {
       Grids.Sources found = grids.sources();
       boolean dear = grids.cells() > MOST_CELLS || grids.cells() * grids.steps() > MOST_WORK;

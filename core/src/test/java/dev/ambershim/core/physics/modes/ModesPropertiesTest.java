@@ -122,6 +122,57 @@ class ModesPropertiesTest {
     }
   }
 
+  /** Eight layers, each wider than the one below, and many small heats across each other. */
+  private static StackCase crowded(int seed) {
+    Random r = new Random(seed);
+    double w = 8 + 12 * r.nextDouble();
+    double d = 8 + 12 * r.nextDouble();
+    List<HeatSource> heat = new ArrayList<>();
+    for (int i = 0; i < 16; i++) {
+      double width = 1 + 3 * r.nextDouble();
+      double depth = 1 + 3 * r.nextDouble();
+      double x = (r.nextDouble() - 0.5) * (w - width);
+      double y = (r.nextDouble() - 0.5) * (d - depth);
+      Patch on = new Patch(x, y, width, depth);
+      heat.add(HeatSource.steady("core " + i, on, 2 + 18 * r.nextDouble()));
+    }
+    List<StackLayer> layers = new ArrayList<>();
+    Patch at = new Patch(0, 0, w, d);
+    for (int l = 0; l < 4; l++) {
+      double thick = l == 0 ? 250 + 600 * r.nextDouble() : 500 + 4000 * r.nextDouble();
+      double k = l == 0 ? 120 : Math.pow(10, 1.7 + 0.9 * r.nextDouble());
+      layers.add(StackLayer.solid("solid " + l, k, at, thick));
+      double joint = Math.pow(10, 0.3 + 1.6 * r.nextDouble());
+      layers.add(StackLayer.joint("joint " + l, joint, at, 15 + 130 * r.nextDouble()));
+      double wider = at.widthMillimetres() * (1 + 0.8 * r.nextDouble());
+      double deeper = at.depthMillimetres() * (1 + 0.8 * r.nextDouble());
+      at =
+          new Patch(
+              at.xMillimetres() + (r.nextDouble() - 0.5) * (wider - at.widthMillimetres()),
+              at.yMillimetres() + (r.nextDouble() - 0.5) * (deeper - at.depthMillimetres()),
+              wider,
+              deeper);
+    }
+    return new StackCase(layers, heat, Math.pow(10, 3.5 + 1.2 * r.nextDouble()), COOLANT);
+  }
+
+  @Property(tries = 10, shrinking = ShrinkingMode.OFF, seed = "11")
+  void theToldErrorHoldsWhereManyHeatsOverlap(
+      @ForAll @IntRange(min = 1, max = 1_000_000) int seed) {
+    StackCase stack = crowded(seed);
+    StackSolution told = SteadySolver.plain().solve(stack, OptionalLong.empty(), 1e-3);
+    StackSolution finer = SteadySolver.plain().solve(stack, OptionalLong.empty(), 1e-4);
+    double rise = finer.peakCelsius() - COOLANT;
+    assertThat(told.discretisationErrorKelvin()).isLessThan(1e-3 * rise);
+    double bound = told.discretisationErrorKelvin() + finer.discretisationErrorKelvin();
+    for (int i = 0; i < stack.heat().size(); i++) {
+      StackSolution.Source a = told.sources().get(i);
+      StackSolution.Source b = finer.sources().get(i);
+      assertThat(a.meanCelsius()).isCloseTo(b.meanCelsius(), within(bound));
+      assertThat(a.peakCelsius()).isCloseTo(b.peakCelsius(), within(bound));
+    }
+  }
+
   /** Maxwell's reciprocity, whatever lies in between, to the told errors. */
   @Property(tries = 6, shrinking = ShrinkingMode.OFF, seed = "8")
   void eachSourceWarmsEachAlike(@ForAll @IntRange(min = 1, max = 1_000_000) int seed) {
