@@ -118,7 +118,10 @@ final class Boxes {
     for (int h = 0; h < boxOf.length; h++) {
       Box box = boxes.get(boxOf[h]);
       boolean falls = stack.layers().get(box.layer()).fall().isPresent();
-      spots.add(Spot.of(h, heats, boxOf, box, near(boxOf[h]), falls));
+      spots.add(
+          coarser == null
+              ? Spot.of(h, heats, boxOf, box, near(boxOf[h]), falls)
+              : coarser.spots.get(h).on(box));
     }
   }
 
@@ -464,6 +467,9 @@ final class Boxes {
     return peaks.computeIfAbsent(
         heat,
         h -> {
+          if (coarser != null) {
+            return coarser.peaks(h).on(boxes.get(boxOf[h]));
+          }
           List<Patch> heats = stack.heat().stream().map(HeatSource::patch).toList();
           Patch own = heats.get(h);
           return places(boxOf[h], Spot.grid(own, heats, true), Spot.grid(own, heats, false), heats);
@@ -475,6 +481,9 @@ final class Boxes {
     return closer.computeIfAbsent(
         List.of(heat, column, row),
         key -> {
+          if (coarser != null) {
+            return coarser.closer(heat, column, row).on(boxes.get(boxOf[heat]));
+          }
           Spot.Places places = peaks(heat);
           return places(
               boxOf[heat],

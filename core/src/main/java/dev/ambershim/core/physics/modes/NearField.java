@@ -25,8 +25,8 @@ final class NearField {
   /** From here on the error function is one to the last digit. */
   private static final double ONE = 6;
 
-  /** Widths of the spread kernel after which a part in 10⁹ is left. */
-  private static final double FAR = 9;
+  /** Widths of the spread kernel after which a part in 10⁵ of its heat is left: erfc(FAR / 2). */
+  private static final double FAR = 6.5;
 
   private final Cosines x;
   private final Cosines y;
@@ -124,10 +124,8 @@ final class NearField {
     return known.computeIfAbsent(
         way,
         w -> {
-          double[][] all = new double[nodes.size()][];
-          for (int n = 0; n < all.length; n++) {
-            all[n] = spread(alongX ? x : y, w.low, w.high, to, nodes.get(n).time());
-          }
+          double[][] all = new double[nodes.size()][to.size()];
+          spread(alongX ? x : y, w.low, w.high, to, all);
           return all;
         });
   }
@@ -157,31 +155,41 @@ final class NearField {
   /**
    * How much of the heat between two places has spread to each span, with all mirrors that are
    * within reach; after some lengths of the axis it is even.
+   *
+   * @param all by node and span, overwritten
    */
-  private static double[] spread(Cosines axis, double a, double b, List<Span> to, double t) {
-    double[] all = new double[to.size()];
+  private void spread(Cosines axis, double a, double b, List<Span> to, double[][] all) {
     double length = axis.length();
-    if (t > 2 * length) {
-      Arrays.fill(all, (b - a) / length);
-      return all;
-    }
-    int mirrors = (int) Math.ceil(FAR * t / (2 * length));
     double twice = 2 * axis.low();
-    for (int i = 0; i < all.length; i++) {
-      Span span = to.get(i);
-      for (int m = -mirrors; m <= mirrors; m++) {
-        double shift = 2 * m * length;
-        all[i] += share(a + shift, b + shift, span, t);
-        all[i] += share(twice - b + shift, twice - a + shift, span, t);
+    int most = (int) Math.ceil(FAR * Math.min(tau, 2 * length) / (2 * length));
+    for (int m = -most; m <= most; m++) {
+      double shift = 2 * m * length;
+      spread(a + shift, b + shift, to, length, all);
+      spread(twice - b + shift, twice - a + shift, to, length, all);
+    }
+    for (int n = 0; n < all.length; n++) {
+      if (nodes.get(n).time() > 2 * length) {
+        Arrays.fill(all[n], (b - a) / length);
       }
     }
-    return all;
+  }
+
+  /** Adds one image of the heat. */
+  private void spread(double a, double b, List<Span> to, double length, double[][] all) {
+    for (int i = 0; i < to.size(); i++) {
+      Span span = to.get(i);
+      double gap = gap(a, b, span);
+      // Times rise, and the image reaches the farther the later it is.
+      for (int n = nodes.size() - 1; n >= 0 && gap <= FAR * nodes.get(n).time(); n--) {
+        double time = nodes.get(n).time();
+        if (time <= 2 * length) {
+          all[n][i] += share(a, b, span, time);
+        }
+      }
+    }
   }
 
   private static double share(double a, double b, Span span, double t) {
-    if (gap(a, b, span) > FAR * t) {
-      return 0;
-    }
     if (span.high == span.low) {
       double below = ErrorFunction.of((span.low - a) / (2 * t));
       return (below - ErrorFunction.of((span.low - b) / (2 * t))) / 2;

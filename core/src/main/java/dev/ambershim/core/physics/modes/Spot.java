@@ -61,6 +61,11 @@ record Spot(int box, Patch patch, double[] meanX, double[] meanY, Places whole, 
       return new Places(columns, rows, modes(box.x(), columns), modes(box.y(), rows), near);
     }
 
+    /** The same places on the same box in other cells: what heats do close by stays. */
+    Places on(Box box) {
+      return new Places(columns, rows, modes(box.x(), columns), modes(box.y(), rows), near);
+    }
+
     private static double[][] modes(Cosines axis, List<NearField.Span> spans) {
       double[][] all = new double[spans.size()][];
       Arrays.setAll(all, i -> axis.means(spans.get(i).low(), spans.get(i).high()));
@@ -97,6 +102,17 @@ record Spot(int box, Patch patch, double[] meanX, double[] meanY, Places whole, 
         falls
             ? Places.of(box, index, field, gauss(left, right), gauss(low, high), heats, boxOf)
             : null);
+  }
+
+  /** The same heat on the same box in other cells. */
+  Spot on(Box other) {
+    return new Spot(
+        box,
+        patch,
+        other.x().means(Footprint.low(patch, true), Footprint.high(patch, true)),
+        other.y().means(Footprint.low(patch, false), Footprint.high(patch, false)),
+        whole.on(other),
+        nodes == null ? null : nodes.on(other));
   }
 
   /**
