@@ -4,6 +4,7 @@ import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
 import dev.ambershim.core.physics.conduction.StackRules;
+import dev.ambershim.core.physics.multigrid.Team;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -154,7 +155,7 @@ public final class DrawnStack {
       double[][][] watts = Fluxes.none(boxes);
       Index from = cells.get(n);
       watts[from.contact()][from.column()][from.row()] = 1;
-      double[][][] kelvin = Fluxes.answer(boxes, compliance, watts);
+      double[][][] kelvin = Fluxes.answer(boxes, compliance, watts, Team.alone());
       for (int m = 0; m < all.length; m++) {
         Index to = cells.get(m);
         all[n][m] = kelvin[to.contact()][to.column()][to.row()];

@@ -1,6 +1,7 @@
 package dev.ambershim.core.physics.modes;
 
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import dev.ambershim.core.physics.multigrid.Team;
 import java.util.Arrays;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
@@ -23,6 +24,7 @@ final class Fluxes {
 
   private final Boxes boxes;
   private final Compliance[] compliance;
+  private final Team team;
 
   /** K/W by contact and cell. */
   private final double[][][] resistance;
@@ -54,10 +56,13 @@ final class Fluxes {
    *
    * @param compliance of each box
    * @param specific resistance of each contact's cells, m²·K/W
+   * @param team who works; each box and each contact is one thread's, so that results are equal for
+   *     any number
    */
-  Fluxes(Boxes boxes, Compliance[] compliance, double[][][] specific) {
+  Fluxes(Boxes boxes, Compliance[] compliance, double[][][] specific, Team team) {
     this.boxes = boxes;
     this.compliance = compliance;
+    this.team = team;
     int contacts = boxes.contacts.size();
     resistance = new double[contacts][][];
     for (int c = 0; c < contacts; c++) {
@@ -69,7 +74,7 @@ final class Fluxes {
         }
       }
     }
-    nearly = new Preconditioner(boxes, compliance, specific);
+    nearly = new Preconditioner(boxes, compliance, specific, team);
     condition = new int[compliance.length];
     int count = 0;
     for (int b = 0; b < condition.length; b++) {
@@ -152,7 +157,7 @@ final class Fluxes {
 
   /** Kelvin across each cell for watts through the cells: resistance and both boxes' answers. */
   private double[][][] apply(double[][][] watts) {
-    double[][][] out = answer(boxes, compliance, watts);
+    double[][][] out = answer(boxes, compliance, watts, team);
     for (int c = 0; c < out.length; c++) {
       for (int i = 0; i < out[c].length; i++) {
         for (int j = 0; j < out[c][i].length; j++) {
@@ -165,33 +170,39 @@ final class Fluxes {
   }
 
   /** What the boxes alone make of watts through the contacts: above less below, K by cell. */
-  static double[][][] answer(Boxes boxes, Compliance[] compliance, double[][][] watts) {
+  static double[][][] answer(Boxes boxes, Compliance[] compliance, double[][][] watts, Team team) {
     double[][][] low = new double[compliance.length][][];
     double[][][] top = new double[compliance.length][][];
-    for (int b = 0; b < low.length; b++) {
-      low[b] = boxes.boxes.get(b).modes();
-      top[b] = boxes.boxes.get(b).modes();
-    }
-    enter(boxes, watts, low, top);
-    respond(compliance, low, top);
+    team.tasks(
+        low.length,
+        b -> {
+          low[b] = boxes.boxes.get(b).modes();
+          top[b] = boxes.boxes.get(b).modes();
+          enter(boxes, b, watts, low[b], top[b]);
+          respond(compliance[b], low[b], top[b]);
+        });
     double[][][] out = none(boxes);
-    for (int c = 0; c < out.length; c++) {
-      Contact contact = boxes.contacts.get(c);
-      contact.belowTrace().scatter(top[contact.below()], -1, out[c]);
-      if (!contact.cooled()) {
-        contact.aboveTrace().scatter(low[contact.above()], 1, out[c]);
-      }
-    }
+    team.tasks(
+        out.length,
+        c -> {
+          Contact contact = boxes.contacts.get(c);
+          contact.belowTrace().scatter(top[contact.below()], -1, out[c]);
+          if (!contact.cooled()) {
+            contact.aboveTrace().scatter(low[contact.above()], 1, out[c]);
+          }
+        });
     return out;
   }
 
-  /** Adds the contacts' watts to what enters the boxes' faces, by modes. */
-  static void enter(Boxes boxes, double[][][] watts, double[][][] low, double[][][] top) {
+  /** Adds the contacts' watts to what enters a box's faces, by modes. */
+  static void enter(Boxes boxes, int box, double[][][] watts, double[][] low, double[][] top) {
     for (int c = 0; c < watts.length; c++) {
       Contact contact = boxes.contacts.get(c);
-      contact.belowTrace().gather(watts[c], -1, top[contact.below()]);
-      if (!contact.cooled()) {
-        contact.aboveTrace().gather(watts[c], 1, low[contact.above()]);
+      if (contact.below() == box) {
+        contact.belowTrace().gather(watts[c], -1, top);
+      }
+      if (contact.above() == box) {
+        contact.aboveTrace().gather(watts[c], 1, low);
       }
     }
   }
@@ -199,14 +210,17 @@ final class Fluxes {
   /** Turns what enters both faces of each box into the faces' temperatures, by modes. */
   static void respond(Compliance[] compliance, double[][][] low, double[][][] top) {
     for (int b = 0; b < low.length; b++) {
-      Compliance own = compliance[b];
-      for (int p = 0; p < low[b].length; p++) {
-        for (int q = 0; q < low[b][p].length; q++) {
-          double fromBelow = low[b][p][q];
-          double fromAbove = top[b][p][q];
-          low[b][p][q] = own.low()[p][q] * fromBelow + own.across()[p][q] * fromAbove;
-          top[b][p][q] = own.across()[p][q] * fromBelow + own.top()[p][q] * fromAbove;
-        }
+      respond(compliance[b], low[b], top[b]);
+    }
+  }
+
+  private static void respond(Compliance own, double[][] low, double[][] top) {
+    for (int p = 0; p < low.length; p++) {
+      for (int q = 0; q < low[p].length; q++) {
+        double fromBelow = low[p][q];
+        double fromAbove = top[p][q];
+        low[p][q] = own.low()[p][q] * fromBelow + own.across()[p][q] * fromAbove;
+        top[p][q] = own.across()[p][q] * fromBelow + own.top()[p][q] * fromAbove;
       }
     }
   }

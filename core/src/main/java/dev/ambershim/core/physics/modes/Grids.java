@@ -153,18 +153,23 @@ final class Grids {
   void refine(StackCase stack, double over, SolveWatch watch) {
     int[] more = finer(parts, over);
     SteadyBoxes finestYet = live.get(live.size() - 1);
+    Team within = more.length == 1 ? team : Team.alone();
     SteadyBoxes[] laid = new SteadyBoxes[more.length];
     BoxField[] found = new BoxField[more.length];
-    largestFirst(
-        more.length,
+    IntConsumer one =
         g -> {
-          laid[g] = new SteadyBoxes(live.get(0).boxes().cut(more[g]));
+          laid[g] = new SteadyBoxes(live.get(0).boxes().cut(more[g]), within);
           laid[g].beginFrom(finestYet);
           found[g] = balanced(laid[g], stack, tolerance, watch);
           if (!found[g].rises().found()) {
             throw SteadySolver.runaway(stack);
           }
-        });
+        };
+    if (more.length == 1) {
+      one.accept(0);
+    } else {
+      largestFirst(more.length, one);
+    }
     live.addAll(Arrays.asList(laid));
     fields.addAll(Arrays.asList(found));
     int before = parts.length;

@@ -1,5 +1,6 @@
 package dev.ambershim.core.physics.modes;
 
+import dev.ambershim.core.physics.multigrid.Team;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -39,6 +40,7 @@ final class Preconditioner {
 
   private final Boxes boxes;
   private final Compliance[] compliance;
+  private final Team team;
 
   /** Of each contact, m²·K/W. */
   private final double[] mean;
@@ -63,9 +65,11 @@ final class Preconditioner {
    *
    * @param compliance of each box
    * @param specific resistance of each contact's cells, m²·K/W
+   * @param team who works; each contact is one thread's
    */
-  Preconditioner(Boxes boxes, Compliance[] compliance, double[][][] specific) {
+  Preconditioner(Boxes boxes, Compliance[] compliance, double[][][] specific, Team team) {
     this.boxes = boxes;
+    this.team = team;
     this.compliance = compliance;
     int contacts = boxes.contacts.size();
     mean = new double[contacts];
@@ -286,12 +290,16 @@ final class Preconditioner {
         addWithin(driving[c], driving[onto[c]], c, false);
       }
     }
+    team.tasks(
+        modes.length,
+        c -> {
+          Contact contact = boxes.contacts.get(c);
+          contact.weigh(driving[c]);
+          double[][] half = contact.cells();
+          Dense.addProduct(driving[c], contact.y().vectors(), half);
+          Dense.addProduct(contact.x().transposed(), half, modes[c]);
+        });
     for (int c = 0; c < modes.length; c++) {
-      Contact contact = boxes.contacts.get(c);
-      contact.weigh(driving[c]);
-      double[][] half = contact.cells();
-      Dense.addProduct(driving[c], contact.y().vectors(), half);
-      Dense.addProduct(contact.x().transposed(), half, modes[c]);
       if (before[c] >= 0) {
         addTied(modes[c], tie[c], modes[before[c]]);
       }
@@ -309,15 +317,17 @@ final class Preconditioner {
       }
     }
     double[][][] watts = Fluxes.none(boxes);
+    team.tasks(
+        watts.length,
+        c -> {
+          Contact contact = boxes.contacts.get(c);
+          double[][] half = contact.cells();
+          Dense.addProduct(contact.x().vectors(), modes[c], half);
+          Dense.addProduct(half, contact.y().transposed(), watts[c]);
+          contact.weigh(watts[c]);
+        });
     for (int k = watts.length - 1; k >= 0; k--) {
       int c = largestFirst[k];
-      Contact contact = boxes.contacts.get(c);
-      double[][] half = contact.cells();
-      double[][] own = contact.cells();
-      Dense.addProduct(contact.x().vectors(), modes[c], half);
-      Dense.addProduct(half, contact.y().transposed(), own);
-      contact.weigh(own);
-      Dense.add(watts[c], 1, own);
       if (onto[c] >= 0) {
         addWithin(watts[onto[c]], watts[c], c, true);
         boxes.contacts.get(onto[c]).mask(watts[onto[c]]);

@@ -4,6 +4,7 @@ import dev.ambershim.core.physics.conduction.Planes;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
 import dev.ambershim.core.physics.conduction.StackLayer;
+import dev.ambershim.core.physics.multigrid.Team;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -31,6 +32,7 @@ final class SteadyBoxes {
   private static final double LOST = 1e4;
 
   private final Boxes boxes;
+  private final Team team;
   private StackCase stack;
   private final Slab[] slabs;
   private final Compliance[] compliance;
@@ -52,8 +54,19 @@ final class SteadyBoxes {
   private int steps;
   private boolean rests = true;
 
+  /** On the calling thread. */
   SteadyBoxes(Boxes boxes) {
+    this(boxes, Team.alone());
+  }
+
+  /**
+   * Boxes and who works on them.
+   *
+   * @param team which nobody else may be using meanwhile
+   */
+  SteadyBoxes(Boxes boxes, Team team) {
     this.boxes = boxes;
+    this.team = team;
     int count = boxes.boxes.size();
     slabs = new Slab[count];
     compliance = new Compliance[count];
@@ -184,7 +197,7 @@ final class SteadyBoxes {
     }
     specific = new double[boxes.contacts.size()][][];
     Arrays.setAll(specific, c -> JointCells.of(stack, boxes, boxes.contacts.get(c)));
-    fluxes = new Fluxes(boxes, compliance, specific);
+    fluxes = new Fluxes(boxes, compliance, specific, team);
   }
 
   /** One solution with the shifts as they are. */
@@ -235,7 +248,9 @@ final class SteadyBoxes {
     sought = found.watts();
     steps += fluxes.steps();
     rests &= fluxes.rests();
-    Fluxes.enter(boxes, sought, low, top);
+    for (int b = 0; b < count; b++) {
+      Fluxes.enter(boxes, b, sought, low[b], top[b]);
+    }
     Fluxes.respond(compliance, low, top);
     through = copy(sought);
     passing.forEach(p -> Dense.add(through[p.contact()], 1, p.watts()));
