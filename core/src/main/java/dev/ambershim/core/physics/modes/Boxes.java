@@ -32,11 +32,8 @@ final class Boxes {
   /** Modes over the finest pattern: the cells over the width of what is heated over this. */
   private static final double CELLS_BY_DETAIL = 7;
 
-  /**
-   * Modes at most for each cell over the width of what is heated. It grows with the grid, so that
-   * what it leaves out shows between two grids and is told.
-   */
-  private static final double MODES_BY_CELL = 16;
+  /** Modes at most for each cell: no cell feels a finer pattern. */
+  private static final double MODES_BY_CELL = 3;
 
   /** More modes than this along an axis take too long to be worth it. */
   private static final int MOST_MODES = 1200;
@@ -237,10 +234,10 @@ final class Boxes {
       double thickness = stack.layers().get(layer).thicknessMicrometres() * 1e-6;
       wanted = Math.max(wanted, MODES_BY_THICKNESS * length / thickness);
     }
-    double usual = Math.max(1, 1.1 * fine / Footprint.detailMetres(stack, lowest));
-    wanted /= usual;
-    double most = Math.min((double) MOST_MODES / parts, MODES_BY_CELL * across);
-    int ofOnePart = (int) Math.ceil(Math.min(most, wanted));
+    // Where heats are narrow, cells will get finer than usual, and modes with them.
+    double narrow = SteadySolver.CELLS_BY_DETAIL * fine / Footprint.detailMetres(stack, lowest);
+    double most = Math.min(MOST_MODES, MODES_BY_CELL * (to - from)) / parts;
+    int ofOnePart = (int) Math.ceil(Math.min(most, wanted / Math.max(1, narrow)));
     return new Cosines(planes[from], length, Math.max(to - from, ofOnePart * parts));
   }
 

@@ -29,7 +29,7 @@ public final class SteadySolver {
   private static final double MOST_FIRST_WIDTH = 12;
 
   /** Cells over the finest pattern of heat, of which about a part in a thousand is told. */
-  private static final double CELLS_BY_DETAIL = 1.1;
+  static final double CELLS_BY_DETAIL = 1.1;
 
   /**
    * How wide the first cells may be in thicknesses of what is heated; a wider one shows on its
