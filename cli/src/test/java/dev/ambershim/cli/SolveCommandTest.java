@@ -96,6 +96,7 @@ class SolveCommandTest {
         "stack-1 | stack-9 | format | stack-9",
         "\"kind\": \"plane\" | \"kind\": \"cone\" | layer \"inner joint\" | cone",
         "\"watts\": 10.0 | \"watts\": \"ten\" | heat \"core 1\" | watts",
+        "\"watts\": 10.0 | \"watts\": \"10,5\" | heat \"core 1\" | with a point",
         "\"layers\": [ | \"layers\": { | line 3 | not valid JSON",
         "{\"centreMillimetres\": [0, 0], \"sizeMillimetres\": [30, 30]} |"
             + " {\"centreMillimetres\": [90, 0], \"sizeMillimetres\": [30, 30]} | layer \"lid\" | floats",

@@ -254,6 +254,13 @@ public final class StackJson {
 
   private double number(JsonNode node, String field, String where) {
     JsonNode found = node.path(field);
+    if (found.isTextual()) {
+      throw problem(
+          "stack.field",
+          where,
+          field + " is text, not a number.",
+          "Write it with a point and without quotation marks, such as 30.5.");
+    }
     if (!found.isNumber()) {
       throw missing(field, where, "a number");
     }

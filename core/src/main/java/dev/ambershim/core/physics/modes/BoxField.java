@@ -21,17 +21,17 @@ record BoxField(StackCase stack, Boxes boxes, double[] watts, double[][][] throu
   /** Mean and peak of each source, °C. */
   List<StackSolution.Source> sources() {
     Peaks peaks = new Peaks(this);
-    return sources(peaks, peaks.close());
+    return sources(peaks, peaks.candidates());
   }
 
   /**
    * The same where the peaks of several fields are looked for in the same places.
    *
    * @param peaks of this field
-   * @param close where it is looked more closely
+   * @param candidates where it is looked more closely
    */
-  List<StackSolution.Source> sources(Peaks peaks, Peaks.Close close) {
-    double[] kelvin = peaks.kelvin(close);
+  List<StackSolution.Source> sources(Peaks peaks, Peaks.Candidates candidates) {
+    double[] kelvin = peaks.kelvin(candidates);
     List<StackSolution.Source> all = new ArrayList<>();
     for (int s = 0; s < watts.length; s++) {
       all.add(

@@ -1,18 +1,14 @@
 package dev.ambershim.core.physics.modes;
 
-import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.Planes;
 import dev.ambershim.core.physics.conduction.StackCase;
-import dev.ambershim.core.physics.conduction.StackLayer;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
@@ -108,7 +104,7 @@ final class Boxes {
     for (int below = 0; below < boxes.size(); below++) {
       meet(stack, below);
     }
-    refuseFloating(stack);
+    Floating.refuse(stack, this);
     List<Patch> heats = stack.heat().stream().map(HeatSource::patch).toList();
     boxOf = heats.stream().mapToInt(this::boxUnder).toArray();
     spots = new ArrayList<>();
@@ -330,72 +326,6 @@ final class Boxes {
 
   private Trace trace(Box box, Footprint.Extent e) {
     return new Trace(box.x().means(x, e.left(), e.right()), box.y().means(y, e.low(), e.high()));
-  }
-
-  /** Follows the heat back from the coolant. */
-  private void refuseFloating(StackCase stack) {
-    boolean[] reached = new boolean[boxes.size()];
-    ArrayDeque<Integer> open = new ArrayDeque<>();
-    for (int b = 0; b < reached.length; b++) {
-      int box = b;
-      boolean cooled =
-          filmed(stack)
-              ? boxes.get(b).layer() == highest
-              : contacts.stream().anyMatch(c -> c.below() == box && c.above() == Contact.COOLANT);
-      if (cooled) {
-        reached[b] = true;
-        open.add(b);
-      }
-    }
-    while (!open.isEmpty()) {
-      int at = open.pop();
-      for (Contact c : contacts) {
-        int other = c.below() == at ? c.above() : c.above() == at ? c.below() : -1;
-        if (other >= 0 && !reached[other]) {
-          reached[other] = true;
-          open.add(other);
-        }
-      }
-    }
-    for (int b = 0; b < reached.length; b++) {
-      if (!reached[b]) {
-        Box box = boxes.get(b);
-        throw floating(stack.layers().get(box.layer()), box.left(), box.low());
-      }
-    }
-    for (HeatSource h : stack.heat()) {
-      refuseUnder(stack, h.patch());
-    }
-  }
-
-  /** Heat that enters below a joint must have the joint and the solid above it. */
-  private void refuseUnder(StackCase stack, Patch heat) {
-    for (int i = 0; i < present[0].length; i++) {
-      for (int j = 0; j < present[0][i].length; j++) {
-        boolean under =
-            x[i] < Footprint.high(heat, true) - 1e-9
-                && x[i + 1] > Footprint.low(heat, true) + 1e-9
-                && y[j] < Footprint.high(heat, false) - 1e-9
-                && y[j + 1] > Footprint.low(heat, false) + 1e-9;
-        for (int l = 0; l <= lowest && under; l++) {
-          if (!present[l][i][j]) {
-            throw floating(stack.layers().get(0), i, j);
-          }
-        }
-      }
-    }
-  }
-
-  private Problem floating(StackLayer layer, int column, int row) {
-    return new Problem(
-        "stack.floating",
-        Place.field("layer \"" + layer.name() + "\""),
-        String.format(
-            Locale.ROOT,
-            "It floats free near %.2f, %.2f mm: from there no layer leads to the cooled top.",
-            (x[column] + x[column + 1]) * 0.5e3,
-            (y[row] + y[row + 1]) * 0.5e3),
-        "Let every part of it lie under or over a part of its neighbour.");
   }
 
   /** Whether the film lies on the highest solid itself, and so is part of its answer. */

@@ -35,7 +35,7 @@ final class Peaks {
    * @param around column and row; none for a source whose top is one of a smaller source's places,
    *     too, which lie closer
    */
-  record Close(List<List<int[]>> around) {}
+  record Candidates(List<List<int[]>> around) {}
 
   /**
    * The hottest place of a source.
@@ -59,7 +59,7 @@ final class Peaks {
   private record Risen(double kelvin, double x, double y) {}
 
   /** Where it is worth a closer look. */
-  Close close() {
+  Candidates candidates() {
     Top[] tops = new Top[grids.size()];
     List<List<int[]>> around = new ArrayList<>(Collections.nCopies(tops.length, null));
     for (int s : smallestFirst()) {
@@ -67,14 +67,14 @@ final class Peaks {
       around.set(s, own);
       tops[s] = top(s, own);
     }
-    return new Close(around);
+    return new Candidates(around);
   }
 
   /** The highest rise of each source, K. */
-  double[] kelvin(Close close) {
+  double[] kelvin(Candidates candidates) {
     List<Top> tops = new ArrayList<>();
     for (int s = 0; s < grids.size(); s++) {
-      tops.add(top(s, close.around().get(s)));
+      tops.add(top(s, candidates.around().get(s)));
     }
     double[] all = new double[grids.size()];
     for (int s = 0; s < all.length; s++) {
@@ -83,7 +83,7 @@ final class Peaks {
       for (int other = 0; other < all.length; other++) {
         Top top = tops.get(other);
         boolean within = patch.holds(top.xMillimetres(), top.yMillimetres());
-        all[s] = Math.max(all[s], within ? top.kelvin() : highest(other, close, patch));
+        all[s] = Math.max(all[s], within ? top.kelvin() : highest(other, candidates, patch));
       }
     }
     return all;
@@ -143,9 +143,9 @@ final class Peaks {
     return between[0] == at[0] && between[1] == at[1] ? List.of(at) : List.of(at, between);
   }
 
-  private Top top(int source, List<int[]> close) {
+  private Top top(int source, List<int[]> all) {
     Top top = coarse(source);
-    for (int[] around : close) {
+    for (int[] around : all) {
       Top found = nearby(source, around).top();
       top = found.kelvin() >= top.kelvin() ? found : top;
     }
@@ -178,9 +178,9 @@ final class Peaks {
   }
 
   /** The highest of all places of a source that lie in a rectangle. */
-  private double highest(int source, Close close, Patch inside) {
+  private double highest(int source, Candidates candidates, Patch inside) {
     double highest = highest(grids.get(source), field.boxes().peaks(source), inside);
-    for (int[] around : close.around().get(source)) {
+    for (int[] around : candidates.around().get(source)) {
       Nearby nearby = nearby(source, around);
       highest = Math.max(highest, highest(nearby.kelvin(), nearby.places(), inside));
     }

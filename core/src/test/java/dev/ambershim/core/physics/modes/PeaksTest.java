@@ -44,7 +44,7 @@ class PeaksTest {
   void areWhereManyMorePlacesHaveTheirHighest() {
     BoxField field = field(3);
     Peaks peaks = new Peaks(field);
-    double[] found = peaks.kelvin(peaks.close());
+    double[] found = peaks.kelvin(peaks.candidates());
     double rise = Arrays.stream(found).max().orElseThrow();
     for (int s = 0; s < found.length; s++) {
       Patch patch = field.boxes().spots.get(s).patch();
@@ -80,9 +80,9 @@ class PeaksTest {
   @Test
   void ofGridsAreLookedForInTheSamePlaces() {
     Peaks fine = new Peaks(field(4));
-    Peaks.Close close = fine.close();
-    double[] known = fine.kelvin(close);
-    double[] coarse = new Peaks(field(2)).kelvin(close);
+    Peaks.Candidates candidates = fine.candidates();
+    double[] known = fine.kelvin(candidates);
+    double[] coarse = new Peaks(field(2)).kelvin(candidates);
     for (int s = 0; s < known.length; s++) {
       assertThat(coarse[s]).isCloseTo(known[s], within(0.02 * known[s]));
     }
