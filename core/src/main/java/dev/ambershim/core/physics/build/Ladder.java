@@ -106,11 +106,20 @@ public record Ladder(List<Step> steps) {
 
     /** Sum of all steps, K/W. */
     double totalKelvinPerWatt(Doubt doubt) {
-      double sum = 0;
-      for (double value : values(doubt)) {
-        sum += value;
-      }
-      return sum;
+      double under = base * doubt.cooler();
+      double throughOuter = outer * doubt.outer();
+      double throughPlate = plate.meanKelvinPerWatt(1 / (under * plateArea));
+      double throughLid = lidOn ? throughLid(throughOuter + throughPlate + under) : 0;
+      return die / doubt.silicon()
+          + inner * doubt.inner()
+          + throughLid
+          + throughOuter
+          + throughPlate
+          + cooler * doubt.cooler();
+    }
+
+    private double throughLid(double above) {
+      return lid.meanKelvinPerWatt(1 / (above * source));
     }
 
     private double[] values(Doubt doubt) {
@@ -121,8 +130,7 @@ public record Ladder(List<Step> steps) {
       values[OUTER] = outer * doubt.outer();
       values[PLATE] = plate.meanKelvinPerWatt(1 / (under * plateArea));
       if (lidOn) {
-        double above = values[OUTER] + values[PLATE] + under;
-        values[LID] = lid.meanKelvinPerWatt(1 / (above * source));
+        values[LID] = throughLid(values[OUTER] + values[PLATE] + under);
       }
       values[ROOM] = cooler * doubt.cooler();
       return values;

@@ -47,6 +47,7 @@ public final class Response {
 
   private final Situation situation;
   private final CoreLayout layout;
+  private final int cores;
   private final double[][] correction;
   private final Local local;
   private final double joint;
@@ -68,6 +69,7 @@ public final class Response {
     this.shift = shift;
     this.situation = situation;
     this.layout = layout;
+    cores = layout.cores().size();
     this.correction = correction;
     this.local = local;
     this.joint =
@@ -377,7 +379,7 @@ public final class Response {
 
   /** How many cores there are. */
   public int cores() {
-    return layout.cores().size();
+    return cores;
   }
 
   /** The joint on the dies, at likely figures, K/W. */
@@ -396,7 +398,7 @@ public final class Response {
    * @param logs logarithms of the factors on inner joint, outer joint, silicon and cooler
    */
   public double meanKelvinPerWatt(double[] logs) {
-    return factor(cores() + 1, logs) * total(logs);
+    return factor(cores + 1, logs) * total(logs);
   }
 
   /**
@@ -430,17 +432,17 @@ public final class Response {
   /** Each core, then their mean, K/W; {@code logs} as for the mean. */
   public double[] coresAndMeanKelvinPerWatt(double[] logs) {
     double total = total(logs);
-    double[] all = new double[cores() + 1];
-    for (int c = 0; c < cores(); c++) {
+    double[] all = new double[cores + 1];
+    for (int c = 0; c < cores; c++) {
       all[c] = factor(c, logs) * total;
     }
-    all[cores()] = factor(cores() + 1, logs) * total;
+    all[cores] = factor(cores + 1, logs) * total;
     return all;
   }
 
   /** Each core, K/W; {@code logs} as for the mean. */
   public double[] coresKelvinPerWatt(double[] logs) {
-    return Arrays.copyOf(coresAndMeanKelvinPerWatt(logs), cores());
+    return Arrays.copyOf(coresAndMeanKelvinPerWatt(logs), cores);
   }
 
   /** The middle of the lid's top, K/W; {@code logs} as for the mean. Not a number without a lid. */
@@ -449,7 +451,7 @@ public final class Response {
       return Double.NaN;
     }
     Ladder there = Ladder.of(situation.chip(), situation.cooler(), situation.build(), doubt(logs));
-    return factor(cores(), logs) * aboveLid(there);
+    return factor(cores, logs) * aboveLid(there);
   }
 
   private double total(double[] logs) {
@@ -460,11 +462,14 @@ public final class Response {
     double[] c = correction[output];
     double sum = c[0];
     for (int f = 0; f < FIGURES; f++) {
-      // Beyond the solved points the curve goes on straight, so that it cannot turn back.
       double x = logs[f] + shift[f];
-      double inside = Math.max(-STEP, Math.min(STEP, x));
-      double slope = c[1 + 2 * f] + 2 * c[2 + 2 * f] * inside;
-      sum += c[1 + 2 * f] * inside + c[2 + 2 * f] * inside * inside + slope * (x - inside);
+      // Comparisons, as the library's least and greatest take as long as all the rest.
+      double inside = x > STEP ? STEP : x < -STEP ? -STEP : x;
+      sum += (c[1 + 2 * f] + c[2 + 2 * f] * inside) * inside;
+      if (x != inside) {
+        // Beyond the solved points the curve goes on straight, so that it cannot turn back.
+        sum += (c[1 + 2 * f] + 2 * c[2 + 2 * f] * inside) * (x - inside);
+      }
     }
     return Math.exp(sum);
   }

@@ -19,6 +19,13 @@ public final class SiliconAt {
 
   private static final double COLDEST_CELSIUS = -170;
 
+  private static final double COLD_LOGARITHM = Fall.SILICON.logarithm(COLD_DIE_CELSIUS);
+
+  private static final double USUAL_LOGARITHM =
+      Math.log(
+          Material.SILICON.likelyWattsPerMetreKelvin()
+              / Material.SILICON.highWattsPerMetreKelvin());
+
   private SiliconAt() {}
 
   /**
@@ -27,10 +34,8 @@ public final class SiliconAt {
    */
   public static double logarithm(Cooler cooler, double celsius) {
     double at = Math.max(COLDEST_CELSIUS, Math.min(HOTTEST_CELSIUS, celsius));
-    return Math.log(
-        Material.SILICON.highWattsPerMetreKelvin()
-            * Fall.SILICON.factor(at)
-            / likelyWattsPerMetreKelvin(cooler));
+    double likely = cooler.kind() == CoolerClass.COLD_POT ? COLD_LOGARITHM : USUAL_LOGARITHM;
+    return Fall.SILICON.logarithm(at) - likely;
   }
 
   /** Likely conductivity, W/m·K. */

@@ -46,6 +46,11 @@ public record StackLayer(
     public double factor(double celsius) {
       return Math.pow((celsius + 273.15) / (referenceCelsius + 273.15), -exponent);
     }
+
+    /** Logarithm of that factor, which takes a fraction of the time. */
+    public double logarithm(double celsius) {
+      return -exponent * Math.log((celsius + 273.15) / (referenceCelsius + 273.15));
+    }
   }
 
   /** Copies its list. */

@@ -83,7 +83,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
       advised = Optional.empty();
       sentence = leave(question, possible, watts, notation);
     }
-    double riseNow = Weighing.median(draws.riseNow);
+    double riseNow = Middle.of(draws.riseNow).median();
     Currency currency = new Currency(question, whatIf, riseNow);
     advised
         .flatMap(a -> currency.words(a.gainKelvin(), a.gain(), notation))
@@ -328,7 +328,7 @@ record Advice(Finding finding, List<String> reasons, Optional<OptionKind> recomm
     if (about.isEmpty() || question.now().chip().cores() < 2) {
       return Optional.empty();
     }
-    double now = Weighing.median(draws.spreadNow);
+    double now = Middle.of(draws.spreadNow).median();
     double then = about.get().spreadKelvin();
     boolean guess = question.patterns().isEmpty();
     String known =

@@ -4,6 +4,7 @@ import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.build.Response;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Executor;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -102,11 +103,16 @@ public final class Calibration {
    * @param data what was observed; none leaves the prior
    */
   static Calibration of(List<Datum> data) {
+    return of(data, Runnable::run);
+  }
+
+  /** The same with help; what comes out does not hang on it. */
+  static Calibration of(List<Datum> data, Executor helpers) {
     int[] all = IntStream.range(0, Unknowns.NOW).toArray();
     double[] likely = peak(new double[Unknowns.ALL], data, all);
     RealMatrix covariance = covariance(likely, data, all);
     return new Calibration(
-        likely, covariance, Posterior.draws(data, likely, DRAWS), worstMisfit(data));
+        likely, covariance, Posterior.draws(data, likely, DRAWS, helpers), worstMisfit(data));
   }
 
   /**

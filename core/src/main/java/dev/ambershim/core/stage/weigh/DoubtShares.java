@@ -6,7 +6,6 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 import org.hipparchus.stat.correlation.PearsonsCorrelation;
 
 /**
@@ -59,10 +58,9 @@ public record DoubtShares(Map<Doubt, Double> shares) {
    * The shares of a gain.
    *
    * @param draws equally likely cases of the unknowns, read only
-   * @param gain of a case, K
+   * @param gains of each case, K, read only
    */
-  static DoubtShares of(double[][] draws, ToDoubleFunction<double[]> gain) {
-    double[] gains = Arrays.stream(draws).mapToDouble(gain).toArray();
+  static DoubtShares of(double[][] draws, double[] gains) {
     Map<Doubt, Double> shares = new EnumMap<>(Doubt.class);
     for (Doubt doubt : Doubt.values()) {
       double[] values = Arrays.stream(draws).mapToDouble(z -> z[doubt.place]).toArray();

@@ -2,6 +2,7 @@ package dev.ambershim.core.stage.weigh;
 
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.job.Reading;
@@ -12,6 +13,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import java.util.concurrent.Executor;
 
 /** The equally likely cases that all options are forecast over. */
 final class Draws {
@@ -36,13 +38,18 @@ final class Draws {
   private final double watts;
   private final double room;
   private final double fan;
+
+  /** Heat through the joints of each case, W, and its hot place's K/W: all options have them. */
+  private final double[] heat;
+
+  private final double[] hotPlace;
   final double[] riseNow;
   final double[] spreadNow;
 
   /** The cases of a question, by what its readings tell. */
-  static Draws of(Question question, WhatIf whatIf, Response now) {
+  static Draws of(Question question, WhatIf whatIf, Response now, Executor helpers) {
     Unknowns unknowns = new Unknowns(question.now());
-    Calibration calibration = calibrated(question, unknowns, now);
+    Calibration calibration = calibrated(question, unknowns, now, helpers);
     double[] likely = calibration.likely();
     return new Draws(
         now,
@@ -56,20 +63,23 @@ final class Draws {
    * What the readings tell, averaged over what may make the chip hot besides its joints: what such
    * a cause costs is no gain of an option, as putting it right brings it back without.
    */
-  private static Calibration calibrated(Question question, Unknowns unknowns, Response now) {
-    List<Calibration> each = new ArrayList<>();
+  private static Calibration calibrated(
+      Question question, Unknowns unknowns, Response now, Executor helpers) {
+    List<List<Reading>> told = new ArrayList<>();
+    told.add(question.readings());
     List<Double> shares = new ArrayList<>();
     double rest = 1;
     for (Cause cause : question.suspicion().causes()) {
       double perWatt = cause.kelvin() / question.suspicion().fullWatts();
-      List<Reading> without =
-          question.readings().stream().map(r -> r.cooler(perWatt * r.watts())).toList();
-      each.add(Calibration.of(Calibration.data(now, unknowns, without)));
+      told.add(question.readings().stream().map(r -> r.cooler(perWatt * r.watts())).toList());
       shares.add(cause.probability());
       rest -= cause.probability();
     }
-    Calibration plain = Calibration.of(Calibration.data(now, unknowns, question.readings()));
-    return each.isEmpty() ? plain : plain.mixed(rest, each, shares);
+    List<Calibration> each =
+        SideBySide.each(
+            told, r -> Calibration.of(Calibration.data(now, unknowns, r), helpers), helpers);
+    Calibration plain = each.get(0);
+    return each.size() == 1 ? plain : plain.mixed(rest, each.subList(1, each.size()), shares);
   }
 
   /**
@@ -112,22 +122,26 @@ final class Draws {
     this.room = load.room();
     this.fan = load.fan();
     pattern = new double[z.length / SPREAD][][];
+    heat = new double[z.length];
+    hotPlace = new double[z.length];
     riseNow = new double[z.length];
     spreadNow = new double[pattern.length];
     SplittableRandom random = new SplittableRandom(SEED);
     for (int i = 0; i < z.length; i++) {
-      double heat = watts * unknowns.heat(z[i]);
-      double[] logs = Unknowns.warmed(now, fanned(unknowns.now(z[i]), fan), heat, room);
-      riseNow[i] =
-          heat * (now.meanKelvinPerWatt(logs) + unknowns.hotPlaceKelvinPerWatt(z[i]))
-              + unknowns.liftKelvin(z[i]);
-      if (i % SPREAD == 0) {
+      heat[i] = watts * unknowns.heat(z[i]);
+      hotPlace[i] = unknowns.hotPlaceKelvinPerWatt(z[i]);
+      double[] logs = Unknowns.warmed(now, fanned(unknowns.now(z[i]), fan), heat[i], room);
+      boolean apart = i % SPREAD == 0;
+      double[] there = apart ? now.coresAndMeanKelvinPerWatt(logs) : null;
+      double mean = apart ? there[there.length - 1] : now.meanKelvinPerWatt(logs);
+      riseNow[i] = heat[i] * (mean + hotPlace[i]) + unknowns.liftKelvin(z[i]);
+      if (apart) {
         int s = i / SPREAD;
-        double[] there = now.coresAndMeanKelvinPerWatt(logs);
         pattern[s] = cores.draw(random);
         spreadNow[s] =
             CorePattern.spread(
-                cores.pattern(now, there, pattern[s], logs, watts, heat / watts, Optional.empty()));
+                cores.pattern(
+                    now, there, pattern[s], logs, watts, heat[i] / watts, Optional.empty()));
       }
     }
   }
@@ -157,7 +171,7 @@ final class Draws {
     for (int i = 0; i < gains.length; i++) {
       gains[i] = gain(now, then, unknowns, after, z[i * ROUGH], load);
     }
-    return Weighing.median(gains) * question.terms().coinsPerKelvin() - cost(option, question);
+    return Middle.of(gains).median() * question.terms().coinsPerKelvin() - cost(option, question);
   }
 
   /** Bought, given up, hours, and the chip times its risk. */
@@ -181,37 +195,40 @@ final class Draws {
     Unknowns.After after = unknowns.after(option);
     int reached = 0;
     for (int i = 0; i < z.length; i++) {
-      double heat = watts * unknowns.heat(z[i]);
       double power = after.powerFactor(z[i]);
-      double[] logs = Unknowns.warmed(then, fanned(after.logs(z[i]), fan), heat * power, room);
-      double mean = then.meanKelvinPerWatt(logs);
+      double through = heat[i] * power;
+      double[] logs = Unknowns.warmed(then, fanned(after.logs(z[i]), fan), through, room);
+      boolean apart = i % SPREAD == 0;
+      double[] there = apart ? then.coresAndMeanKelvinPerWatt(logs) : null;
+      double mean = apart ? there[there.length - 1] : then.meanKelvinPerWatt(logs);
       // Other heat in the loop stays, and warms the coolant as it did.
       gains[i] =
           riseNow[i]
               - unknowns.liftKelvin(z[i])
-              - heat * power * (mean * after.geometry(z[i]) + unknowns.hotPlaceKelvinPerWatt(z[i]));
+              - through * (mean * after.geometry(z[i]) + hotPlace[i]);
       reached += gains[i] >= question.careKelvin() ? 1 : 0;
-      if (i % SPREAD == 0) {
+      if (apart) {
         Optional<double[]> even =
             anew ? Optional.of(normal(random, then.cores())) : Optional.empty();
-        double[] there = then.coresAndMeanKelvinPerWatt(logs);
-        double[][] apart = pattern[i / SPREAD];
+        double[][] drawn = pattern[i / SPREAD];
         spreads[i / SPREAD] =
             CorePattern.spread(
-                cores.pattern(then, there, apart, logs, watts * power, heat / watts, even));
+                cores.pattern(then, there, drawn, logs, watts * power, heat[i] / watts, even));
       }
     }
-    double gain = Weighing.median(gains);
+    Middle middle = Middle.of(gains);
+    Middle spread = Middle.of(spreads);
+    double gain = middle.median();
     Price price = Price.of(option, question, gain, gains);
     double cost = price.coins();
     OptionForecast bareFigures =
         new OptionForecast(
             option,
             gain,
-            Weighing.interval(gains),
+            middle.range(),
             (double) reached / z.length,
-            Weighing.median(spreads),
-            Weighing.interval(spreads),
+            spread.median(),
+            spread.range(),
             option.coins(),
             price,
             cost > 0 ? gain / cost : Double.NaN,

@@ -54,7 +54,7 @@ public record Forecast(Finding change, Optional<Detail> before, Optional<Detail>
     situations.add(planned.situation());
     try {
       Map<Situation, Response> solved = responses.of(situations, watch);
-      Draws draws = Draws.of(question, WhatIf.AS_IT_IS, solved.get(question.now()));
+      Draws draws = Draws.of(question, WhatIf.AS_IT_IS, solved.get(question.now()), Runnable::run);
       OptionForecast gain =
           draws.forecast(planned, solved.get(planned.situation()), question, assessment.notation());
       CloseUp closely = new CloseUp(question, WhatIf.AS_IT_IS, draws.calibration(), watch);

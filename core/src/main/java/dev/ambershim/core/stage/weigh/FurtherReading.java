@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.ToDoubleFunction;
 import org.hipparchus.stat.StatUtils;
 import org.hipparchus.stat.correlation.Covariance;
 
@@ -26,32 +25,30 @@ import org.hipparchus.stat.correlation.Covariance;
 public record FurtherReading(String what, double sigmaKelvin) {
   private static final Covariance COVARIANCE = new Covariance();
 
-  /** The readings that could be taken, the most telling first. */
+  /**
+   * The readings that could be taken, the most telling first.
+   *
+   * @param gains of each of the calibration's draws, K, read only
+   */
   static List<FurtherReading> of(
       Response now,
       Unknowns unknowns,
       Calibration calibration,
-      ToDoubleFunction<double[]> gain,
+      double[] gains,
       double watts,
       List<Reading> taken) {
     double[][] draws = calibration.draws();
-    double[] gains = Arrays.stream(draws).mapToDouble(gain).toArray();
+    double variance = StatUtils.variance(gains);
     List<FurtherReading> all = new ArrayList<>();
     for (Candidate c : candidates(now, unknowns, watts, taken)) {
       double[] shown = Arrays.stream(draws).mapToDouble(c.datum.model()).toArray();
       double error = c.datum.sigma() * c.datum.sigma() + c.more;
       double cross = COVARIANCE.covariance(gains, shown);
-      double left = StatUtils.variance(gains) - cross * cross / (StatUtils.variance(shown) + error);
+      double left = variance - cross * cross / (StatUtils.variance(shown) + error);
       all.add(new FurtherReading(c.what, Math.sqrt(Math.max(0, left))));
     }
     all.sort(Comparator.comparingDouble(FurtherReading::sigmaKelvin));
     return all;
-  }
-
-  /** Standard deviation of the forecast gain as it stands, K. */
-  static double sigmaNow(Calibration calibration, ToDoubleFunction<double[]> gain) {
-    return Math.sqrt(
-        StatUtils.variance(Arrays.stream(calibration.draws()).mapToDouble(gain).toArray()));
   }
 
   /** A reading that could be taken, with variance that its own fresh joint adds. */

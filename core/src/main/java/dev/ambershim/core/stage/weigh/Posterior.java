@@ -1,10 +1,13 @@
 package dev.ambershim.core.stage.weigh;
 
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.stage.weigh.Calibration.Datum;
+import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.SplittableRandom;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executor;
 import java.util.stream.IntStream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.linear.CholeskyDecomposition;
@@ -52,6 +55,9 @@ final class Posterior {
   private static final int[] TRIED_ALONG =
       IntStream.range(0, FREE.length).filter(i -> FREE[i] != Unknowns.SENSORS).toArray();
 
+  /** The same for all; made once, as {@link #PRIORS} are. */
+  private static final Noise[] NOISE = noise();
+
   private final List<Datum> data;
 
   /** What one unit of the sensors' error does to each datum, in its own standard deviations. */
@@ -62,7 +68,7 @@ final class Posterior {
   private final double[][] tried = new double[TRIED][];
   private final double[] weight = new double[TRIED];
 
-  private Posterior(List<Datum> data, double[] likely) {
+  private Posterior(List<Datum> data, double[] likely, Executor helpers) {
     this.data = data;
     double[] none = new double[Unknowns.ALL];
     double[] one = new double[Unknowns.ALL];
@@ -75,7 +81,7 @@ final class Posterior {
       squares += slope[d] * slope[d];
     }
     precision = squares;
-    tryAll(cells(likely));
+    tryAll(cells(likely), helpers);
   }
 
   /**
@@ -84,13 +90,14 @@ final class Posterior {
    * @param data what was observed; without any the draws are the prior's, by a Sobol sequence
    * @param likely the most likely unknowns; read only
    * @param count how many, {@link Calibration#DRAWS} at most
+   * @param helpers work beside the caller; the draws do not hang on them
    */
-  static double[][] draws(List<Datum> data, double[] likely, int count) {
+  static double[][] draws(List<Datum> data, double[] likely, int count, Executor helpers) {
     double[][] draws = priors(count);
     if (data.isEmpty()) {
       return draws;
     }
-    Posterior posterior = new Posterior(data, likely);
+    Posterior posterior = new Posterior(data, likely, helpers);
     // What is made anew is no part of it: each draw keeps its own.
     int[] picked = posterior.resampled(count);
     for (int d = 0; d < count; d++) {
@@ -114,6 +121,13 @@ final class Posterior {
     return draws;
   }
 
+  private static Noise[] noise() {
+    SplittableRandom random = new SplittableRandom(SEED);
+    Noise[] all = new Noise[TRIED];
+    Arrays.setAll(all, t -> Noise.drawn(random));
+    return all;
+  }
+
   private static double[][] priors(int count) {
     return Arrays.stream(PRIORS, 0, count).map(double[]::clone).toArray(double[][]::new);
   }
@@ -122,11 +136,41 @@ final class Posterior {
    * A cell of the grid.
    *
    * @param middle the most likely unknowns with the hot place at the cell's middle
-   * @param root Cholesky's root of the tried unknowns' covariance there
+   * @param root rows of Cholesky's root of the tried unknowns' covariance there
    * @param logRoot logarithm of its determinant
    * @param logMass logarithm of the cell's probability by Laplace, but for a constant
    */
-  private record Cell(double[] middle, RealMatrix root, double logRoot, double logMass) {}
+  private record Cell(double[] middle, double[][] root, double logRoot, double logMass) {}
+
+  /**
+   * Where in its cell a place is tried.
+   *
+   * @param aside by cells from the middle, -0.5 to 0.5
+   * @param tailed numbers of Student's distribution, one for each unknown that is tried
+   * @param logDensity of these, but for a constant
+   */
+  private record Noise(double aside, double[] tailed, double logDensity) {
+    static Noise drawn(SplittableRandom random) {
+      double aside = random.nextDouble() - 0.5;
+      double[] tailed = new double[TRIED_ALONG.length];
+      double square = 0;
+      for (int i = 0; i < tailed.length; i++) {
+        tailed[i] = random.nextGaussian();
+        square += tailed[i] * tailed[i];
+      }
+      double chi = 0;
+      for (int i = 0; i < FREEDOM; i++) {
+        double g = random.nextGaussian();
+        chi += g * g;
+      }
+      double stretch = Math.sqrt(FREEDOM / chi);
+      for (int i = 0; i < tailed.length; i++) {
+        tailed[i] *= stretch;
+      }
+      double tail = Math.log1p(stretch * stretch * square / FREEDOM);
+      return new Noise(aside, tailed, -0.5 * (FREEDOM + tailed.length) * tail);
+    }
+  }
 
   /**
    * A place that is tried.
@@ -167,7 +211,8 @@ final class Posterior {
     RealMatrix root =
         new CholeskyDecomposition(covariance.getSubMatrix(TRIED_ALONG, TRIED_ALONG), 1e-8, 1e-14)
             .getL();
-    return new Cell(middle, root, logDeterminant(root), half - Calibration.objective(middle, data));
+    return new Cell(
+        middle, root.getData(), logDeterminant(root), half - Calibration.objective(middle, data));
   }
 
   private static double logDeterminant(RealMatrix root) {
@@ -195,63 +240,64 @@ final class Posterior {
     return share;
   }
 
-  private void tryAll(List<Cell> cells) {
-    SplittableRandom random = new SplittableRandom(SEED);
+  private void tryAll(List<Cell> cells, Executor helpers) {
     double[] share = shares(cells);
     double passed = 0;
-    double highest = Double.NEGATIVE_INFINITY;
-    int t = 0;
+    int begin = 0;
+    List<Callable<Double>> weighed = new ArrayList<>();
     for (int c = 0; c < CELLS; c++) {
       passed += share[c];
       int end = c == CELLS - 1 ? TRIED : (int) Math.round(passed * TRIED);
-      Trial[] here = new Trial[Math.max(0, end - t)];
+      Trial[] here = new Trial[Math.max(0, end - begin)];
       for (int i = 0; i < here.length; i++) {
-        here[i] = trial(cells, c, random);
+        here[i] = trial(cells, c, NOISE[begin + i]);
       }
-      // In order, so that what is picked by equal steps is spread evenly along the inner joint too.
-      Arrays.sort(here, Comparator.comparingDouble(trial -> trial.place()[Unknowns.INNER]));
-      for (Trial trial : here) {
-        tried[t] = trial.place();
-        weight[t] = -objective(trial.place()) - trial.logDensity() - Math.log(share[c]);
-        highest = Math.max(highest, weight[t++]);
-      }
+      int from = begin;
+      double logShare = Math.log(share[c]);
+      weighed.add(() -> weigh(here, from, logShare));
+      begin += here.length;
+    }
+    double highest = Double.NEGATIVE_INFINITY;
+    for (double high : SideBySide.all(weighed, helpers)) {
+      highest = Math.max(highest, high);
     }
     for (int i = 0; i < TRIED; i++) {
       weight[i] = Math.exp(weight[i] - highest);
     }
   }
 
-  /** A place in a cell. */
-  private static Trial trial(List<Cell> cells, int cell, SplittableRandom random) {
+  /** Puts a cell's trials in their places; returns the logarithm of the highest weight. */
+  private double weigh(Trial[] here, int from, double logShare) {
+    // In order, so that what is picked by equal steps is spread evenly along the inner joint too.
+    Arrays.sort(
+        here, (a, b) -> Double.compare(a.place()[Unknowns.INNER], b.place()[Unknowns.INNER]));
+    double highest = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < here.length; i++) {
+      Trial trial = here[i];
+      tried[from + i] = trial.place();
+      weight[from + i] = -objective(trial.place()) - trial.logDensity() - logShare;
+      highest = Math.max(highest, weight[from + i]);
+    }
+    return highest;
+  }
+
+  /** A place in a cell, by noise that has no cell yet. */
+  private static Trial trial(List<Cell> cells, int cell, Noise noise) {
     Cell here = cells.get(cell);
-    double aside = random.nextDouble() - 0.5;
     double[] below = cells.get(Math.max(0, cell - 1)).middle();
     double[] above = cells.get(Math.min(CELLS - 1, cell + 1)).middle();
-    int n = TRIED_ALONG.length;
-    double[] normal = new double[n];
-    double square = 0;
-    for (int i = 0; i < n; i++) {
-      normal[i] = random.nextGaussian();
-      square += normal[i] * normal[i];
-    }
-    double chi = 0;
-    for (int i = 0; i < FREEDOM; i++) {
-      double g = random.nextGaussian();
-      chi += g * g;
-    }
-    double stretch = Math.sqrt(FREEDOM / chi);
     double[] place = new double[Unknowns.ALL];
-    place[Unknowns.HOT_PLACE] = hotPlace(cell) + aside * WIDTH;
-    for (int i = 0; i < n; i++) {
+    place[Unknowns.HOT_PLACE] = hotPlace(cell) + noise.aside() * WIDTH;
+    for (int i = 0; i < TRIED_ALONG.length; i++) {
       int along = FREE[TRIED_ALONG[i]];
-      place[along] = here.middle()[along] + aside * (above[along] - below[along]) / 2;
+      double[] root = here.root()[i];
+      double sum = here.middle()[along] + noise.aside() * (above[along] - below[along]) / 2;
       for (int j = 0; j <= i; j++) {
-        place[along] += stretch * here.root().getEntry(i, j) * normal[j];
+        sum += root[j] * noise.tailed()[j];
       }
+      place[along] = sum;
     }
-    double logDensity =
-        -here.logRoot() - 0.5 * (FREEDOM + n) * Math.log1p(stretch * stretch * square / FREEDOM);
-    return new Trial(place, logDensity);
+    return new Trial(place, noise.logDensity() - here.logRoot());
   }
 
   private double along(double[] residuals) {

@@ -48,30 +48,30 @@ public record Price(
         option.mostHandsHours() > option.handsHours()
             ? Math.log(option.mostHandsHours() / option.handsHours()) / NINE_OF_TEN
             : USUAL_SIGMA;
-    double[] ruins = PriceDraws.ruins(odds, gains.length);
+    PriceDraws.Ruins ruins = PriceDraws.ruins(odds, gains.length);
     double[] paces = PriceDraws.paces(gains.length);
     double[] costs = new double[gains.length];
     double[] nets = new double[gains.length];
     int paying = 0;
     for (int i = 0; i < gains.length; i++) {
-      costs[i] = fixed + hours * Math.exp(sigma * paces[i]) + ruins[i] * terms.chipCoins();
+      costs[i] =
+          fixed + hours * Math.exp(sigma * paces[i]) + ruins.chances()[i] * terms.chipCoins();
       nets[i] = gains[i] * terms.coinsPerKelvin() - costs[i];
       paying += nets[i] > 0 ? 1 : 0;
     }
     double net = gainKelvin * terms.coinsPerKelvin() - likely;
     return new Price(
         odds.mean(),
-        about(ruins, odds.mean()),
+        about(ruins.range(), odds.mean()),
         likely,
-        about(costs, likely),
+        about(Middle.of(costs).range(), likely),
         net,
-        about(nets, net),
+        about(Middle.of(nets).range(), net),
         (double) paying / gains.length);
   }
 
   /** Where eight cases of ten lie; the likely value may lie above when a chance is very small. */
-  private static Interval about(double[] values, double likely) {
-    Interval middle = Weighing.interval(values);
+  private static Interval about(Interval middle, double likely) {
     return new Interval(
         Math.min(middle.low(), likely), Math.max(middle.high(), likely), middle.level());
   }

@@ -1,5 +1,6 @@
 package dev.ambershim.core.stage.weigh;
 
+import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Latest;
 import dev.ambershim.core.base.SeededDraws;
 import java.util.Arrays;
@@ -18,22 +19,30 @@ final class PriceDraws {
 
   private record Key(OwnRecord.Chance chance, int count) {}
 
-  private static final Map<Key, double[]> RUINS = Collections.synchronizedMap(new Latest<>(KEPT));
+  /**
+   * Chances of ruin.
+   *
+   * @param chances 0 to 1, equally likely; read only
+   * @param range where eight of ten lie
+   */
+  record Ruins(double[] chances, Interval range) {}
+
+  private static final Map<Key, Ruins> RUINS = Collections.synchronizedMap(new Latest<>(KEPT));
 
   /** A forecast has always as many cases. */
   private static final Map<Integer, double[]> PACES = new ConcurrentHashMap<>();
 
   private PriceDraws() {}
 
-  /** Chances of ruin, 0 to 1; read only. */
-  static double[] ruins(OwnRecord.Chance chance, int count) {
+  /** Chances of ruin. */
+  static Ruins ruins(OwnRecord.Chance chance, int count) {
     return RUINS.computeIfAbsent(
         new Key(chance, count),
         key -> {
           RandomDataGenerator random = SeededDraws.of(SEED);
           double[] all = new double[count];
           Arrays.setAll(all, i -> chance.draw(random));
-          return all;
+          return new Ruins(all, Middle.of(all).range());
         });
   }
 

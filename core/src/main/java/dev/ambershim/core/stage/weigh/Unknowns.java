@@ -196,7 +196,8 @@ final class Unknowns {
 
     /** Heat after the option by heat before it. */
     double powerFactor(double[] z) {
-      return option.powerFactor() * Math.exp(powerSigma * z[EXPONENT]);
+      double likely = option.powerFactor();
+      return powerSigma == 0 ? likely : likely * Math.exp(powerSigma * z[EXPONENT]);
     }
 
     /** What a changed geometry leaves open, as a factor on the resistance. */

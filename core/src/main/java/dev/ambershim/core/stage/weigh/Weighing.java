@@ -11,6 +11,7 @@ import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.plan.OptionKind;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -19,9 +20,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.function.Function;
-import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
-import org.hipparchus.stat.descriptive.rank.Percentile;
 
 /**
  * Whether it is worth it on this chip: every option's gain at the asked load with its interval, and
@@ -125,8 +124,7 @@ public record Weighing(
       Notation notation,
       Executor helpers) {
     Response now = responses.get(question.now());
-    Draws draws = Draws.of(question, whatIf, now);
-    Unknowns unknowns = draws.unknowns();
+    Draws draws = Draws.of(question, whatIf, now, helpers);
     Calibration calibration = draws.calibration();
     Function<Option, OptionForecast> forecast =
         o -> draws.forecast(o, responses.get(o.situation()), question, notation);
@@ -146,14 +144,26 @@ public record Weighing(
             .toList();
     List<OptionForecast> together = SideBySide.each(likeliest, forecast, helpers);
     List<OptionForecast> bundles = Bundles.worthwhile(together, options, MOST_BUNDLES);
+    Optional<double[]> opening = opening(question, responses, options, now, draws, whatIf);
     List<FurtherReading> further =
-        further(question, responses, options, now, unknowns, calibration, whatIf);
+        opening
+            .map(
+                gains ->
+                    FurtherReading.of(
+                        now,
+                        draws.unknowns(),
+                        calibration,
+                        gains,
+                        question.heatWatts(),
+                        question.readings()))
+            .orElse(List.of());
     boolean toldApart =
         calibration.covariance(Unknowns.INNER, Unknowns.INNER) < 0.5
             || !question.now().build().lidOn();
     Advice advice =
         Advice.of(
             question, whatIf, options, bundles, toldApart, further, calibration, draws, notation);
+    Middle spread = Middle.of(draws.spreadNow);
     return new Weighing(
         question,
         whatIf,
@@ -162,40 +172,23 @@ public record Weighing(
         options,
         bundles,
         advice.recommended(),
-        median(draws.spreadNow),
-        interval(draws.spreadNow),
-        median(draws.riseNow),
+        spread.median(),
+        spread.range(),
+        Middle.of(draws.riseNow).median(),
         toldApart,
         further,
         draws.remainderKelvin(),
         calibration,
-        opening(question, responses, options, now, unknowns, whatIf)
-            .map(gain -> DoubtShares.of(calibration.draws(), gain))
-            .orElse(DoubtShares.NONE));
+        opening.map(gains -> DoubtShares.of(calibration.draws(), gains)).orElse(DoubtShares.NONE));
   }
 
-  private static List<FurtherReading> further(
+  /** The gain in each case by the option that opens the chip and pays most, K. */
+  private static Optional<double[]> opening(
       Question question,
       Map<Situation, Response> responses,
       List<OptionForecast> options,
       Response now,
-      Unknowns unknowns,
-      Calibration calibration,
-      WhatIf whatIf) {
-    double watts = question.heatWatts();
-    return opening(question, responses, options, now, unknowns, whatIf)
-        .map(
-            gain -> FurtherReading.of(now, unknowns, calibration, gain, watts, question.readings()))
-        .orElse(List.of());
-  }
-
-  /** The gain of a case by the option that opens the chip and pays most, K. */
-  private static Optional<ToDoubleFunction<double[]>> opening(
-      Question question,
-      Map<Situation, Response> responses,
-      List<OptionForecast> options,
-      Response now,
-      Unknowns unknowns,
+      Draws draws,
       WhatIf whatIf) {
     Draws.Load load = Draws.Load.of(question, whatIf);
     return options.stream()
@@ -205,8 +198,10 @@ public record Weighing(
         .map(
             option -> {
               Response then = responses.get(option.situation());
-              Unknowns.After after = unknowns.after(option);
-              return z -> Draws.gain(now, then, unknowns, after, z, load);
+              Unknowns.After after = draws.unknowns().after(option);
+              return Arrays.stream(draws.calibration().draws())
+                  .mapToDouble(z -> Draws.gain(now, then, draws.unknowns(), after, z, load))
+                  .toArray();
             });
   }
 
@@ -268,18 +263,6 @@ public record Weighing(
             Comparator.comparing((OptionForecast o) -> !o.option().possible())
                 .thenComparing(o -> -o.gainKelvin()))
         .toList();
-  }
-
-  static double median(double[] values) {
-    return new Percentile(50).evaluate(values);
-  }
-
-  static Interval interval(double[] values) {
-    // Once sorted in part for one quantile, values are sorted in part for the other.
-    Percentile quantile = new Percentile();
-    quantile.setData(values);
-    return new Interval(
-        quantile.evaluate(50 * (1 - LEVEL)), quantile.evaluate(50 * (1 + LEVEL)), LEVEL);
   }
 
   @Override

@@ -98,7 +98,7 @@ class CorePatternTest {
       }
       spreads[i] = CorePattern.spread(cores);
     }
-    return Weighing.median(spreads);
+    return Middle.of(spreads).median();
   }
 
   @Test

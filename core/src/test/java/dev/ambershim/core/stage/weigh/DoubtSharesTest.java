@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.stage.weigh.DoubtShares.Doubt;
+import java.util.Arrays;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -23,10 +24,14 @@ class DoubtSharesTest {
   /** A sum of independent parts: each holds its own variance of the whole, 9 to 4 to 1. */
   @Test
   void aSumHoldsWhatItsPartsHold() {
+    double[][] draws = draws(40_000);
     DoubtShares shares =
         DoubtShares.of(
-            draws(40_000),
-            z -> 10 + 3 * z[Unknowns.INNER] - 2 * z[Unknowns.COOLER] + z[Unknowns.HEAT]);
+            draws,
+            Arrays.stream(draws)
+                .mapToDouble(
+                    z -> 10 + 3 * z[Unknowns.INNER] - 2 * z[Unknowns.COOLER] + z[Unknowns.HEAT])
+                .toArray());
     assertThat(shares.shares().get(Doubt.INNER)).isCloseTo(9.0 / 14, within(0.01));
     assertThat(shares.shares().get(Doubt.COOLER)).isCloseTo(4.0 / 14, within(0.01));
     assertThat(shares.shares().get(Doubt.HEAT)).isCloseTo(1.0 / 14, within(0.01));
@@ -44,7 +49,9 @@ class DoubtSharesTest {
   @Test
   void withoutAnUncertaintyThereIsNoShare() {
     assertThat(DoubtShares.NONE.words("heatWatts", Notation.METRIC)).isEmpty();
-    assertThat(DoubtShares.of(draws(50), z -> 7).of("heatWatts").orElseThrow()).isZero();
+    double[] same = new double[50];
+    Arrays.fill(same, 7);
+    assertThat(DoubtShares.of(draws(50), same).of("heatWatts").orElseThrow()).isZero();
   }
 
   /** On a chip with paste under the lid nobody knows that joint well before a reading. */

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.core.physics.build.Response;
+import java.util.Arrays;
 import java.util.List;
+import org.hipparchus.stat.StatUtils;
 import org.junit.jupiter.api.Test;
 
 /** What another reading is worth, against the update that it would really bring. */
@@ -20,6 +22,18 @@ class FurtherReadingTest {
     return watts * unknowns.heat(z) * now.dieJointKelvinPerWatt() * Math.exp(unknowns.now(z)[0]);
   }
 
+  private double[] gains(Calibration told) {
+    return Arrays.stream(told.draws()).mapToDouble(this::gain).toArray();
+  }
+
+  private double sigma(Calibration told) {
+    return Math.sqrt(StatUtils.variance(gains(told)));
+  }
+
+  private List<FurtherReading> further(Calibration told, List<Reading> taken) {
+    return FurtherReading.of(now, unknowns, told, gains(told), watts, taken);
+  }
+
   private Calibration told(List<Reading> readings) {
     return Calibration.of(Calibration.data(now, unknowns, readings));
   }
@@ -31,10 +45,9 @@ class FurtherReadingTest {
 
   @Test
   void withoutAnyReadingOneAtThisLoadComesFirstOrSoon() {
-    List<FurtherReading> all =
-        FurtherReading.of(now, unknowns, told(List.of()), this::gain, watts, List.of());
+    List<FurtherReading> all = further(told(List.of()), List.of());
     assertThat(all).extracting(FurtherReading::what).contains("at this load");
-    double before = FurtherReading.sigmaNow(told(List.of()), this::gain);
+    double before = sigma(told(List.of()));
     assertThat(all).allSatisfy(f -> assertThat(f.sigmaKelvin()).isLessThanOrEqualTo(before + 1e-9));
   }
 
@@ -43,16 +56,15 @@ class FurtherReadingTest {
     List<Reading> one = List.of(Reading.plain("a", watts, 22 + rise(watts), 22));
     Calibration first = told(one);
     double foretold =
-        FurtherReading.of(now, unknowns, first, this::gain, watts, one).stream()
+        further(first, one).stream()
             .filter(f -> f.what().equals("at a third of the load"))
             .findFirst()
             .orElseThrow()
             .sigmaKelvin();
     List<Reading> two =
         List.of(one.get(0), Reading.plain("b", watts / 3, 22 + rise(watts / 3), 22));
-    assertThat(FurtherReading.sigmaNow(told(two), this::gain))
-        .isCloseTo(foretold, within(0.03 * foretold));
-    assertThat(foretold).isLessThan(FurtherReading.sigmaNow(first, this::gain));
+    assertThat(sigma(told(two))).isCloseTo(foretold, within(0.03 * foretold));
+    assertThat(foretold).isLessThan(sigma(first));
   }
 
   @Test
@@ -61,7 +73,7 @@ class FurtherReadingTest {
         List.of(
             new Reading("a", watts, 22 + rise(watts), 22, 30.0, 45.0),
             Reading.plain("b", watts / 3, 22 + rise(watts / 3), 22));
-    assertThat(FurtherReading.of(now, unknowns, told(all), this::gain, watts, all))
+    assertThat(further(told(all), all))
         .extracting(FurtherReading::what)
         .containsExactly("after fresh paste on the lid, at the same load");
   }

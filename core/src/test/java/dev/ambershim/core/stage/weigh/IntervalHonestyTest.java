@@ -86,7 +86,7 @@ class IntervalHonestyTest {
                                 Draws.gain(
                                     response, then, unknowns, unknowns.after(option), z, LOAD))
                         .toArray();
-                Interval interval = Weighing.interval(gains);
+                Interval interval = Middle.of(gains).range();
                 double gain =
                     Draws.gain(response, then, unknowns, unknowns.after(option), truth, LOAD);
                 held.addAndGet(interval.contains(gain) ? 1 : 0);

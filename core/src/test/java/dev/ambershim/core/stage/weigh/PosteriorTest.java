@@ -58,7 +58,7 @@ class PosteriorTest {
       double[] weight = likelihoods(prior, data);
       assertThat(worth(weight)).as("places that count at %s °C", core).isGreaterThan(1000);
 
-      Interval told = Weighing.interval(Arrays.stream(draws).mapToDouble(this::gain).toArray());
+      Interval told = Middle.of(Arrays.stream(draws).mapToDouble(this::gain).toArray()).range();
       double width = told.width();
       assertThat(told.low()).isCloseTo(quantile(gains, weight, 0.1), within(0.07 * width));
       assertThat(told.high()).isCloseTo(quantile(gains, weight, 0.9), within(0.1 * width));
@@ -94,7 +94,7 @@ class PosteriorTest {
 
   @Test
   void withoutDataTheDrawsAreThePriors() {
-    double[][] draws = Posterior.draws(List.of(), new double[Unknowns.ALL], 1024);
+    double[][] draws = Posterior.draws(List.of(), new double[Unknowns.ALL], 1024, Runnable::run);
     for (int u = 0; u < Unknowns.ALL; u++) {
       int at = u;
       assertThat(Arrays.stream(draws).mapToDouble(z -> z[at]).average().orElseThrow())
