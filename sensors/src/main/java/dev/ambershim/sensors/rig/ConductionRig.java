@@ -4,7 +4,6 @@ import dev.ambershim.core.physics.assembly.Cooler;
 import dev.ambershim.core.physics.conduction.HeatSource;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.conduction.StackCase;
-import dev.ambershim.core.physics.conduction.StackSolution;
 import dev.ambershim.core.physics.multigrid.Team;
 import dev.ambershim.core.physics.multigrid.TransientSolver;
 import dev.ambershim.core.runs.reading.Role;
@@ -182,11 +181,10 @@ public final class ConductionRig implements Source, Load {
     return result;
   }
 
-  private void remember(TransientSolver.Moment moment) {
-    List<StackSolution.Source> sources = moment.sources();
+  private void remember(double[] celsius) {
     for (int i = 0; i < means.length; i++) {
       // The stack's own zero is the room at the start; the coolant has moved from there.
-      means[i] = sources.get(i).meanCelsius() + coolantLift();
+      means[i] = celsius[i] + coolantLift();
     }
   }
 

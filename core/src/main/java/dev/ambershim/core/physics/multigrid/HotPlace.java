@@ -289,8 +289,10 @@ final class HotPlace {
     if (u == 0 || v == 0) {
       return 0;
     }
-    double alongU = u * asinh(v / Math.hypot(u, z));
-    double alongV = v * asinh(u / Math.hypot(v, z));
+    // Not by the library's hypotenuse, which minds figures too large to square and takes ten times
+    // as long.
+    double alongU = u * asinh(v / Math.sqrt(u * u + z * z));
+    double alongV = v * asinh(u / Math.sqrt(v * v + z * z));
     return alongU
         + alongV
         - (z == 0 ? 0 : z * Math.atan(u * v / (z * Math.sqrt(u * u + v * v + z * z))));

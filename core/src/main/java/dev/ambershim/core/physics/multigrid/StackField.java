@@ -106,7 +106,6 @@ final class StackField {
   /** Mean and peak of each source, °C. */
   List<StackSolution.Source> sources() {
     double[] face = underside();
-    double coolant = grid.stack.coolantCelsius();
     List<StackSolution.Source> all = new ArrayList<>();
     HotPlace places =
         new HotPlace(
@@ -117,23 +116,38 @@ final class StackField {
             watts,
             grid.stack.layers().get(0),
             conductivityBelow(face));
+    double[] means = means();
     for (int s = 0; s < watts.length; s++) {
       HeatSource source = grid.stack.heat().get(s);
       double[] areas = grid.areasUnder(source.patch());
-      double sum = 0;
-      double whole = 0;
       int hot = -1;
       for (int c = 0; c < areas.length; c++) {
         if (areas[c] > 0) {
-          sum += areas[c] * (face[c] - coolant);
-          whole += areas[c];
           hot = hot < 0 || face[c] > face[hot] ? c : hot;
         }
       }
       double peak = places.celsius(hot, areas);
-      all.add(new StackSolution.Source(source.name(), watts[s], coolant + sum / whole, peak));
+      all.add(new StackSolution.Source(source.name(), watts[s], means[s], peak));
     }
     return all;
+  }
+
+  /** Mean of each source, °C. */
+  double[] means() {
+    double[] face = underside();
+    double coolant = grid.stack.coolantCelsius();
+    double[] means = new double[watts.length];
+    for (int s = 0; s < means.length; s++) {
+      double[] areas = grid.areasUnder(grid.stack.heat().get(s).patch());
+      double sum = 0;
+      double whole = 0;
+      for (int c = 0; c < areas.length; c++) {
+        sum += areas[c] * (face[c] - coolant);
+        whole += areas[c];
+      }
+      means[s] = coolant + sum / whole;
+    }
+    return means;
   }
 
   /** The lowest layer's conductivity where it is hottest, W/m·K. */

@@ -157,14 +157,16 @@ public final class TransientSolver {
   /**
    * As {@link #advance}, in one step of the rule whatever its error: for heat that changes a little
    * in every step, such as leakage does; solved to a millionth.
+   *
+   * @return the mean of each source, °C
    */
-  public Moment step(double seconds, double[] watts) {
+  public double[] step(double seconds, double[] watts) {
     double[][] half = copy(rise);
     double[][] next = copy(rise);
     step(seconds, StackField.load(grid, steady, watts), half, next, ROUGH_TOLERANCE);
     rise = next;
     time += seconds;
-    return moment(time, watts);
+    return new StackField(grid, steady, null, rise, watts).means();
   }
 
   /** The layers' faces at the end of the last run. */
