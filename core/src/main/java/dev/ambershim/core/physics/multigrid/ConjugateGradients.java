@@ -37,8 +37,8 @@ final class ConjugateGradients {
   private final float[][] product;
 
   private final double[] sums;
-  private final ThreadLocal<double[][]> scratch;
-  private final ThreadLocal<float[]> places32;
+  private final PerThread<double[][]> scratch;
+  private final PerThread<float[]> places32;
   private int iterations;
 
   /** What a residual of one stands for; and the last product of residual and cycle. */
@@ -55,8 +55,8 @@ final class ConjugateGradients {
     direction = finest.field();
     product = finest.field();
     sums = new double[finest.pairs()];
-    places32 = ThreadLocal.withInitial(() -> new float[matrix.nx]);
-    scratch = ThreadLocal.withInitial(() -> new double[3][matrix.nx]);
+    places32 = new PerThread<>(team, () -> new float[matrix.nx]);
+    scratch = new PerThread<>(team, () -> new double[3][matrix.nx]);
   }
 
   /** Iterations of the last solution. */

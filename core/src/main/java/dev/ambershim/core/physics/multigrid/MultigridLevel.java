@@ -44,7 +44,7 @@ final class MultigridLevel {
 
   private final Transfer.Narrowed narrowed;
   private final Transfer down;
-  private final ThreadLocal<Scratch> scratch;
+  private final PerThread<Scratch> scratch;
 
   /** What one thread needs to work on a row of columns. */
   private static final class Scratch {
@@ -95,7 +95,7 @@ final class MultigridLevel {
         new Transfer.Narrowed(load, new float[2 * pairs * nz][], new float[2 * pairs * nz][]);
     this.down = down;
     int coarse = down == null ? 0 : down.joinedColumns();
-    scratch = ThreadLocal.withInitial(() -> new Scratch(nx, coarse));
+    scratch = new PerThread<>(team, () -> new Scratch(nx, coarse));
     team.each(2 * pairs, cells, row -> eliminate(row, scratch.get()));
   }
 

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /**
  * Conduction in time, from an even start at the coolant's temperature, with heat that changes in
@@ -25,7 +26,9 @@ import java.util.Map;
  */
 public final class TransientSolver {
   private static final double GAMMA = 1 - Math.sqrt(0.5);
-  private static final double TOLERANCE = 1e-9;
+
+  /** Residual of a step: far below the step's own error. */
+  private static final double TOLERANCE = 1e-7;
 
   /** For single steps of a simulation, whose sensors show tenths of a degree. */
   private static final double ROUGH_TOLERANCE = 1e-6;
@@ -45,7 +48,6 @@ public final class TransientSolver {
   private final double[] capacity;
   private final Team team;
   private final SolveWatch watch;
-  private List<StackSolution.Layer> lastLayers = List.of();
   private double[][] rise;
   private double time;
   private double[] lastWatts = new double[0];
@@ -126,17 +128,34 @@ public final class TransientSolver {
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
   public List<Moment> run(double[] seconds, double[][] watts) {
-    List<Moment> moments = new ArrayList<>();
+    return through(seconds, watts, this::moment);
+  }
+
+  /**
+   * The means of the sources alone at these times, °C, which takes a part of the time: the hottest
+   * places are not looked for.
+   *
+   * @param seconds as for {@link #run}
+   * @param watts as for {@link #run}
+   * @throws java.util.concurrent.CancellationException if the watch says so
+   */
+  public List<double[]> means(double[] seconds, double[][] watts) {
+    return through(seconds, watts, each -> field(each).means());
+  }
+
+  private <T> List<T> through(double[] seconds, double[][] watts, Function<double[], T> look) {
+    List<T> all = new ArrayList<>();
     rise = steady.field();
     time = seconds[0];
-    lastWatts = new double[0];
-    moments.add(moment(seconds[0], new double[watts[0].length]));
+    lastWatts = new double[watts[0].length];
+    all.add(look.apply(lastWatts));
     for (int row = 0; row + 1 < seconds.length; row++) {
       watch.check();
       watch.share((double) row / seconds.length);
-      moments.add(advance(seconds[row + 1] - seconds[row], watts[row]));
+      goOn(seconds[row + 1] - seconds[row], watts[row]);
+      all.add(look.apply(lastWatts));
     }
-    return moments;
+    return all;
   }
 
   /**
@@ -147,11 +166,15 @@ public final class TransientSolver {
    * @return the state at the end
    */
   public Moment advance(double seconds, double[] watts) {
+    goOn(seconds, watts);
+    return moment(lastWatts);
+  }
+
+  private void goOn(double seconds, double[] watts) {
     boolean jump = !Arrays.equals(watts, lastWatts);
     depth = interval(seconds, StackField.load(grid, steady, watts), jump ? FIRST_DEPTH : depth);
     lastWatts = watts.clone();
     time += seconds;
-    return moment(time, watts);
   }
 
   /**
@@ -165,19 +188,23 @@ public final class TransientSolver {
     double[][] next = copy(rise);
     step(seconds, StackField.load(grid, steady, watts), half, next, ROUGH_TOLERANCE);
     rise = next;
+    lastWatts = watts.clone();
     time += seconds;
-    return new StackField(grid, steady, null, rise, watts).means();
+    return field(watts).means();
   }
 
   /** The layers' faces at the end of the last run. */
   public List<StackSolution.Layer> lastLayers() {
-    return lastLayers;
+    return field(lastWatts).layers();
   }
 
-  private Moment moment(double seconds, double[] watts) {
-    StackField field = new StackField(grid, steady, null, rise, watts);
-    lastLayers = field.layers();
-    return new Moment(seconds, field.sources(), field.peak());
+  private StackField field(double[] watts) {
+    return new StackField(grid, steady, null, rise, watts);
+  }
+
+  private Moment moment(double[] watts) {
+    StackField field = field(watts);
+    return new Moment(time, field.sources(), field.peak());
   }
 
   /**

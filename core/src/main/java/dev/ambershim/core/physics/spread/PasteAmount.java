@@ -1,7 +1,11 @@
 package dev.ambershim.core.physics.spread;
 
 import dev.ambershim.core.physics.conduction.SolveWatch;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
+import java.util.function.Predicate;
 
 /**
  * The least paste of a pattern that covers, found by halving the way between too little and enough;
@@ -21,11 +25,6 @@ public record PasteAmount(
   private static final double COVERED = 0.99;
   private static final double CLOSE = 1.12;
 
-  /** What covers. */
-  private interface Cover {
-    boolean by(SpreadState state);
-  }
-
   /**
    * Looks for it.
    *
@@ -33,26 +32,31 @@ public record PasteAmount(
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
   public static PasteAmount of(SpreadCase setup, SolveWatch watch) {
-    Optional<SpreadState> shadow = least(setup, s -> s.shadowCover() >= COVERED, watch);
-    Optional<SpreadState> face = least(setup, s -> s.cover() >= COVERED, watch);
+    // Both ways begin with the same amounts, each of which is pressed once.
+    Map<Double, SpreadState> pressed = new HashMap<>();
+    DoubleFunction<SpreadState> press =
+        v -> pressed.computeIfAbsent(v, amount -> rest(setup.withVolume(amount), watch));
+    double area = setup.grid().faceSquareMillimetres();
+    Optional<SpreadState> shadow = least(area, press, s -> s.shadowCover() >= COVERED);
+    Optional<SpreadState> face = least(area, press, s -> s.cover() >= COVERED);
     return new PasteAmount(
         shadow.map(SpreadState::cubicMillimetres),
         face.map(SpreadState::cubicMillimetres),
         face.map(SpreadState::overflowShare).orElse(0.0));
   }
 
-  private static Optional<SpreadState> least(SpreadCase setup, Cover cover, SolveWatch watch) {
-    double area = setup.grid().faceSquareMillimetres();
+  private static Optional<SpreadState> least(
+      double area, DoubleFunction<SpreadState> press, Predicate<SpreadState> covers) {
     double low = area * 0.01;
     double high = area * 0.4;
-    SpreadState enough = rest(setup.withVolume(high), watch);
-    if (!cover.by(enough)) {
+    SpreadState enough = press.apply(high);
+    if (!covers.test(enough)) {
       return Optional.empty();
     }
     while (high / low > CLOSE) {
       double middle = Math.sqrt(low * high);
-      SpreadState state = rest(setup.withVolume(middle), watch);
-      if (cover.by(state)) {
+      SpreadState state = press.apply(middle);
+      if (covers.test(state)) {
         high = middle;
         enough = state;
       } else {

@@ -15,6 +15,7 @@ import dev.ambershim.core.physics.material.Material;
 import dev.ambershim.core.physics.multigrid.Team;
 import dev.ambershim.core.physics.multigrid.TransientSolver;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -134,13 +135,9 @@ public record FirstStart(
       watts[i] = stack.heat().stream().mapToDouble(h -> h.watts()).toArray();
     }
     List<Double> hottest = new ArrayList<>();
-    for (TransientSolver.Moment m :
-        new TransientSolver(timed, CELLS, Team.alone(), watch).run(TIMES, watts)) {
-      hottest.add(
-          m.sources().subList(0, cores).stream()
-              .mapToDouble(s -> s.meanCelsius())
-              .max()
-              .orElse(Double.NaN));
+    for (double[] means :
+        new TransientSolver(timed, CELLS, Team.alone(), watch).means(TIMES, watts)) {
+      hottest.add(Arrays.stream(means, 0, cores).max().orElse(Double.NaN));
     }
     return hottest;
   }
