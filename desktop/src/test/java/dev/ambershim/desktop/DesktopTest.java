@@ -12,6 +12,7 @@ import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Opened;
 import dev.ambershim.desktop.widget.FilePicker;
 import dev.ambershim.desktop.widget.Frames;
+import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.Logbook;
@@ -177,8 +178,17 @@ public abstract class DesktopTest {
     return node;
   }
 
+  /** What scrolls in the middle of the window. */
+  protected ScrollPane middle() {
+    Node up = stage.getScene().lookup(".stage");
+    while (!(up instanceof ScrollPane)) {
+      up = up.getParent();
+    }
+    return (ScrollPane) up;
+  }
+
   protected String text(String id) {
-    return ((Labeled) node(id)).getText();
+    return Labels.plain(((Labeled) node(id)).getText());
   }
 
   protected void click(String id) {

@@ -5,6 +5,7 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
 import dev.ambershim.core.stage.Stage;
+import dev.ambershim.desktop.widget.Labels;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -52,10 +53,10 @@ class StrangerTest extends DesktopTest {
     onFx(
         () -> {
           if (place instanceof Label label) {
-            all.append(label.getText());
+            all.append(Labels.plain(label.getText()));
           }
           for (Node node : place.lookupAll(".label")) {
-            all.append(' ').append(((Label) node).getText());
+            all.append(' ').append(Labels.plain(((Label) node).getText()));
           }
         });
     if (!read.equals(all.toString())) {

@@ -79,7 +79,7 @@ public final class AnswerPane extends Column {
   }
 
   private void tell(String sentence, List<String> why) {
-    answer.setText(sentence);
+    answer.setText(Labels.unbroken(sentence));
     because(why);
     show.setSelected(false);
     foot.getChildren().remove(show);
@@ -97,7 +97,7 @@ public final class AnswerPane extends Column {
 
   /** Shows a finding with its reasons. */
   public void show(Finding finding, List<String> why, Notation notation) {
-    answer.setText(finding.sentence());
+    answer.setText(Labels.unbroken(finding.sentence()));
     because(why);
     how = finding.working();
     writing = notation;

@@ -15,7 +15,7 @@ public final class Copying {
   /** Copies a sentence. */
   public static void sentence(String words) {
     ClipboardContent content = new ClipboardContent();
-    content.putString(words);
+    content.putString(Labels.plain(words));
     Clipboard.getSystemClipboard().setContent(content);
   }
 

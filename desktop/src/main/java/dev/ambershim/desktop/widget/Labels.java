@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.widget;
 
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -11,7 +12,20 @@ import javafx.util.StringConverter;
 
 /** Labels with a style, and the space between them. */
 public final class Labels {
+  private static final char NO_BREAK = '\u00a0';
+  private static final Pattern BEFORE_UNIT = Pattern.compile("(?<=\\d) (?=[\\p{L}°%])");
+
   private Labels() {}
+
+  /** A sentence in large letters, whose figures stay on one line with their units. */
+  static String unbroken(String sentence) {
+    return BEFORE_UNIT.matcher(sentence).replaceAll(String.valueOf(NO_BREAK));
+  }
+
+  /** A sentence as it was before {@link #unbroken}. */
+  public static String plain(String shown) {
+    return shown.replace(NO_BREAK, ' ');
+  }
 
   /** Words that take a line, or more where there is little room, and are never cut. */
   public static Label line(String text, String... styles) {

@@ -23,6 +23,7 @@ import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.core.stage.weigh.Forecast;
 import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.desktop.model.Outlook;
+import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.logbook.report.Solved;
 import dev.ambershim.logbook.store.Access;
 import dev.ambershim.logbook.store.JobHead;
@@ -33,16 +34,22 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import org.junit.jupiter.api.Test;
 
-/** What each stage says of the demo's jobs stands in the window as its answer has it. */
-class AnswersShownTest extends DesktopTest {
+/**
+ * Each stage of each of the demo's jobs: what it says stands in the window as its answer has it; a
+ * stage that is longer than two screens has parts; a narrow window shows all of it.
+ */
+class DemoStagesTest extends DesktopTest {
+  private final List<String> wide = new ArrayList<>();
+
   @Test
-  void theWindowSaysWhatTheAnswersSay() {
+  void eachSaysWhatItsAnswerSaysAndHasRoom() {
     // A plan that begins now ends a minute later each minute.
     clock = () -> new Moment(Instant.parse("2026-06-02T10:00:00Z"), "boot", 100);
     List<JobHead> heads;
@@ -55,22 +62,69 @@ class AnswersShownTest extends DesktopTest {
     for (JobHead head : heads) {
       onFx(() -> model.open(head.id()));
       worked();
-      for (StageAnswer answer : answers()) {
-        onFx(() -> model.stageProperty().set(answer.stage()));
+      List<StageAnswer> answers = answers();
+      for (Stage each : Stage.values()) {
+        resize(1280, 800);
+        onFx(() -> model.stageProperty().set(each));
         worked();
-        List<String> shown = new ArrayList<>();
-        collect(stage.getScene().getRoot(), shown);
-        assertThat(shown)
-            .as("%s, %s", job().title(), answer.stage())
-            .contains(answer.sentence())
-            .containsAll(answer.reasons())
-            .containsAll(answer.notes());
-        // A further finding may stand within a line, before what was measured.
-        for (Finding further : answer.others()) {
-          assertThat(shown).anyMatch(line -> line.contains(further.sentence()));
-        }
+        String place = head.title() + ", " + each;
+        answers.stream().filter(a -> a.stage() == each).forEach(a -> says(a, place));
+        hasParts(place);
+        resize(1024, 700);
+        settle();
+        isNotTooWide(place);
       }
     }
+    assertThat(wide).isEmpty();
+  }
+
+  private void resize(double width, double height) {
+    onFx(
+        () -> {
+          stage.setWidth(width);
+          stage.setHeight(height);
+        });
+  }
+
+  private void says(StageAnswer answer, String place) {
+    List<String> shown = new ArrayList<>();
+    collect(stage.getScene().getRoot(), shown);
+    assertThat(shown)
+        .as(place)
+        .contains(answer.sentence())
+        .containsAll(answer.reasons())
+        .containsAll(answer.notes());
+    // A further finding may stand within a line, before what was measured.
+    for (Finding further : answer.others()) {
+      assertThat(shown).anyMatch(line -> line.contains(further.sentence()));
+    }
+  }
+
+  private void hasParts(String place) {
+    double screens =
+        middle().getContent().getBoundsInLocal().getHeight()
+            / middle().getViewportBounds().getHeight();
+    if (screens > 2) {
+      assertThat(stage.getScene().lookup("#part-1"))
+          .as("%s: %.1f screens", place, screens)
+          .isNotNull();
+    }
+  }
+
+  private void isNotTooWide(String place) {
+    double width = middle().getViewportBounds().getWidth();
+    Parent content = (Parent) middle().getContent();
+    for (Node child : content.getChildrenUnmodifiable()) {
+      double right = child.getLayoutX() + child.getLayoutBounds().getMaxX();
+      if (child.isManaged() && right > width) {
+        wide.add(place + ": " + child + " to " + right + " of " + width);
+      }
+    }
+    Bounds root = stage.getScene().getRoot().getLayoutBounds();
+    Node shelf = node("saved");
+    assertThat(shelf.localToScene(shelf.getBoundsInLocal()).getMaxY())
+        .as("%s: nothing is pushed out of a low window", place)
+        .isLessThanOrEqualTo(root.getMaxY());
   }
 
   private List<StageAnswer> answers() {
@@ -113,7 +167,7 @@ class AnswersShownTest extends DesktopTest {
   /** All words in the window, those too that open on demand. */
   private static void collect(Node node, List<String> to) {
     if (node instanceof Labeled labeled && labeled.getText() != null) {
-      to.add(labeled.getText());
+      to.add(Labels.plain(labeled.getText()));
     }
     if (node instanceof ScrollPane pane && pane.getContent() != null) {
       collect(pane.getContent(), to);
