@@ -150,7 +150,11 @@ final class JobEdits implements AutoCloseable {
         .work()
         .submit(
             "",
-            progress -> new Kept(model.logbook().edit(id, what, changed), model.logbook().list()),
+            // What comes back from the disk is compared here, and not by each part of the window.
+            progress ->
+                new Kept(
+                    model.logbook().edit(id, what, changed).holding(changed),
+                    model.logbook().list()),
             kept -> keep(kept.stored(), kept.jobs()));
   }
 
