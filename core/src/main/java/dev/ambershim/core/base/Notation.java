@@ -192,8 +192,51 @@ public record Notation(
     if (!Double.isFinite(value)) {
       return "–";
     }
-    // The exact value of the double, rounded half to even. The locale's own formats would first
-    // load tables for every language of the world.
+    double scaled = most < TENS.length ? Math.abs(value) * TENS[most] : Double.POSITIVE_INFINITY;
+    double over = scaled - Math.floor(scaled) - 0.5;
+    String text =
+        scaled < LARGE && Math.abs(over) > NEAR_A_TIE
+            ? quickly(value < 0, (long) Math.floor(scaled) + (over > 0 ? 1 : 0), least, most)
+            : exactly(value, least, most);
+    return decimalComma ? text.replace('.', ',') : text;
+  }
+
+  private static final long[] TENS = {1, 10, 100, 1_000, 10_000, 100_000, 1_000_000};
+
+  /** Below this a figure times a power of ten is right to a tenth of the next. */
+  private static final double LARGE = 1e9;
+
+  private static final double NEAR_A_TIE = 1e-6;
+
+  /**
+   * A whole number of the last decimal, where there is no doubt which; a window writes hundreds.
+   */
+  private static String quickly(boolean negative, long count, int least, int most) {
+    StringBuilder text = new StringBuilder(16);
+    if (negative && count != 0) {
+      text.append('−');
+    }
+    text.append(count / TENS[most]);
+    long rest = count % TENS[most];
+    int decimals = most;
+    while (decimals > least && rest % 10 == 0) {
+      rest /= 10;
+      decimals--;
+    }
+    if (decimals > 0) {
+      text.append('.');
+      for (int d = decimals - 1; d >= 0; d--) {
+        text.append((char) ('0' + rest / TENS[d] % 10));
+      }
+    }
+    return text.toString();
+  }
+
+  /**
+   * The exact value of the double, rounded half to even. The locale's own formats would first load
+   * tables for every language of the world.
+   */
+  private static String exactly(double value, int least, int most) {
     BigDecimal rounded = new BigDecimal(value).setScale(most, RoundingMode.HALF_EVEN);
     while (rounded.scale() > least && rounded.signum() != 0 && endsInZero(rounded)) {
       rounded = rounded.setScale(rounded.scale() - 1, RoundingMode.UNNECESSARY);
@@ -201,8 +244,7 @@ public record Notation(
     if (rounded.signum() == 0) {
       rounded = rounded.setScale(least, RoundingMode.UNNECESSARY);
     }
-    String text = rounded.toPlainString().replace('-', '−');
-    return decimalComma ? text.replace('.', ',') : text;
+    return rounded.toPlainString().replace('-', '−');
   }
 
   private static boolean endsInZero(BigDecimal figure) {

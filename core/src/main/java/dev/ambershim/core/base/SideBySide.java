@@ -28,7 +28,8 @@ public final class SideBySide {
     List<FutureTask<T>> tasks = new ArrayList<>();
     pieces.forEach(piece -> tasks.add(new FutureTask<>(piece)));
     // Helpers begin at the end and the caller at the beginning; a piece that runs is not run again.
-    for (int i = tasks.size() - 1; i >= 0; i--) {
+    // The first is the caller's: it would wait for a helper that took it.
+    for (int i = tasks.size() - 1; i > 0; i--) {
       helpers.execute(tasks.get(i));
     }
     tasks.forEach(FutureTask::run);

@@ -4,12 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.time.LocalTime;
 import java.time.ZonedDateTime;
 import java.util.Locale;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -109,6 +112,23 @@ class NotationTest {
     // Without a sign there is the usual one, and a long one is cut.
     assertThat(new Notation(false, false, false, false, " ").currency()).isEqualTo("€");
     assertThat(new Notation(false, false, false, false, "talents").currency()).isEqualTo("talen");
+  }
+
+  /** The double's exact value, rounded half to even, by the JDK's decimals. */
+  private static String exact(double value, int decimals) {
+    BigDecimal rounded = new BigDecimal(value).setScale(decimals, RoundingMode.HALF_EVEN);
+    return (rounded.signum() == 0 ? rounded.abs() : rounded).toPlainString().replace('-', '−');
+  }
+
+  @Property
+  void aFigureIsItsExactValueRounded(
+      @ForAll @DoubleRange(min = -2e9, max = 2e9) double large,
+      @ForAll @DoubleRange(min = -20, max = 20) double small,
+      @ForAll @IntRange(max = 6) int decimals) {
+    // Halves and eighths lie between two figures.
+    for (double value : new double[] {large, small, Math.rint(8 * small) / 8, small / 1e6}) {
+      assertThat(Notation.METRIC.fixed(value, decimals)).isEqualTo(exact(value, decimals));
+    }
   }
 
   /** CLDR's data as the JDK has them. */

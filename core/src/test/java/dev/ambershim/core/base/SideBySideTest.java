@@ -84,7 +84,7 @@ class SideBySideTest {
       assertThatThrownBy(
               () ->
                   SideBySide.all(
-                      List.of(slow),
+                      List.of(() -> 0, slow),
                       piece -> {
                         helper.execute(piece);
                         Thread.currentThread().interrupt();
