@@ -180,7 +180,7 @@ public final class EditBench {
       for (int i = 0; i < ROUNDS; i++) {
         String value = typed.values()[i % typed.values().length];
         int answers = onFx(model::answered);
-        // To find the box, go there, type and paint that is no part of what follows Enter.
+        // Finding the box, going there, typing and painting that come before Enter.
         TextField box =
             onFx(
                 () -> {

@@ -149,6 +149,10 @@ class SolveCommandTest {
     assertThat(atEnd[3]).isGreaterThan(atEnd[1]);
     assertThat(solve(level, "--power", power.toString(), "--cells", "3000").out())
         .isEqualTo(Files.readString(target));
+    // As a spreadsheet of another country writes it.
+    Files.writeString(power, "\uFEFFtime_s;core 1;core 0\r\n0;0;20,0\r\n2,0;10;0\r\n60;10;0\r\n");
+    assertThat(solve(level, "--power", power.toString(), "--cells", "3000").out())
+        .isEqualTo(Files.readString(target));
   }
 
   private static double[] figures(String line) {
@@ -164,6 +168,7 @@ class SolveCommandTest {
         "time_s,core 0,core 1 : 0,1,1 : 0,1,1 | line 3, column 1 | rise",
         "time_s,core 0,core 1 : 0,1,1 : 1,1,x | line 3, column 3 | number",
         "time_s,core 0,core 1 : 0,1,1 : 1,-1,4 | line 3, column 2 | -1.0 W",
+        "time_s,core 0,core 1 : 0,1,1 : 1,2,5,4 | line 3 | semicolons",
         "time_s,core 0,core 1,spare : 0,1,1,1 : 1,1,4,1 | line 1 | do not fit",
       })
   void refusesABadPowerTable(String table, String place, String word) throws IOException {

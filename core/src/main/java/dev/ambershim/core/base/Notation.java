@@ -30,6 +30,13 @@ public record Notation(
     boolean decimalComma,
     boolean twelveHours,
     String currency) {
+  private static final long[] TENS = {1, 10, 100, 1_000, 10_000, 100_000, 1_000_000};
+
+  /** Below this a figure times a power of ten is right to a tenth of {@link #NEAR_A_TIE}. */
+  private static final double LARGE = 1e9;
+
+  private static final double NEAR_A_TIE = 1e-6;
+
   /** The sign of money while nobody has chosen one. */
   public static final String USUAL_CURRENCY = "€";
 
@@ -200,13 +207,6 @@ public record Notation(
             : exactly(value, least, most);
     return decimalComma ? text.replace('.', ',') : text;
   }
-
-  private static final long[] TENS = {1, 10, 100, 1_000, 10_000, 100_000, 1_000_000};
-
-  /** Below this a figure times a power of ten is right to a tenth of the next. */
-  private static final double LARGE = 1e9;
-
-  private static final double NEAR_A_TIE = 1e-6;
 
   /**
    * A whole number of the last decimal, where there is no doubt which; a window writes hundreds.

@@ -1,5 +1,5 @@
 /**
  * What everything is told in: findings with their interval and working, units and how figures are
- * written, and problems that a person can mend. What is found lives elsewhere.
+ * written and read, and problems that a person can mend. What is found lives elsewhere.
  */
 package dev.ambershim.core.base;

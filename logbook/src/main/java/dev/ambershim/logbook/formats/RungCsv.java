@@ -1,12 +1,10 @@
 package dev.ambershim.logbook.formats;
 
-import de.siegmar.fastcsv.reader.CsvParseException;
-import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.TableText;
 import dev.ambershim.core.job.RungEntry;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.clocking.Outcome;
@@ -19,7 +17,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Rungs of a clock ladder as CSV, a line a rung; see docs/formats.md. */
 public final class RungCsv {
@@ -34,6 +31,9 @@ public final class RungCsv {
           "room_C",
           "power_W",
           "minutes");
+
+  private static final String REMEDY =
+      "Give a header line such as " + String.join(",", HEADER) + ", and a line a rung.";
 
   private RungCsv() {}
 
@@ -76,37 +76,32 @@ public final class RungCsv {
    * @throws Problem {@code rungs.…}, naming file, line and column
    */
   public static List<RungEntry> read(String fileName, String text) {
-    String clean = text.startsWith("\uFEFF") ? text.substring(1) : text;
-    String head = clean.lines().findFirst().orElse("");
-    char mark = head.indexOf(';') >= 0 ? ';' : head.indexOf('\t') >= 0 ? '\t' : ',';
     List<RungEntry> rungs = new ArrayList<>();
-    try (Stream<NamedCsvRecord> lines =
-        CsvReader.builder()
-            .fieldSeparator(mark)
-            .allowExtraFields(true)
-            .allowMissingFields(true)
-            .ofNamedCsvRecord(clean)
-            .stream()) {
-      lines.forEach(line -> rungs.add(rung(fileName, line)));
-    } catch (CsvParseException | IllegalArgumentException e) {
-      throw problem(fileName, 1, "The file is no table: " + e.getMessage());
-    }
+    List<String> header = new ArrayList<>();
+    TableText.read(
+        fileName,
+        text,
+        "rungs",
+        REMEDY,
+        (at, cells) -> {
+          if (header.isEmpty()) {
+            cells.forEach(name -> header.add(name.strip()));
+          } else {
+            rungs.add(rung(fileName, new Line(at, header, cells)));
+          }
+        });
     if (rungs.isEmpty()) {
       throw problem(fileName, 1, "There is no rung in it.");
     }
     return rungs;
   }
 
-  private static Problem problem(String file, long line, String what) {
-    return new Problem(
-        "rungs.table",
-        Place.line(file, (int) line),
-        what,
-        "Give a header line such as " + String.join(",", HEADER) + ", and a line a rung.");
+  private static Problem problem(String file, int line, String what) {
+    return new Problem("rungs.table", Place.line(file, line), what, REMEDY);
   }
 
-  private static RungEntry rung(String file, NamedCsvRecord line) {
-    long at = line.getStartingLineNumber();
+  private static RungEntry rung(String file, Line line) {
+    int at = line.at();
     Double clock = figure(file, line, Figure.CLOCK);
     if (clock == null) {
       throw problem(file, at, "The rung has no clock_MHz.");
@@ -127,19 +122,27 @@ public final class RungCsv {
               null));
     } catch (Problem p) {
       if (p.key().startsWith("rung.")) {
-        throw new Problem(p.key(), Place.line(file, (int) at), p.what(), p.remedy(), p);
+        throw new Problem(p.key(), Place.line(file, at), p.what(), p.remedy(), p);
       }
       throw p;
     }
   }
 
-  private static String cell(NamedCsvRecord line, String name) {
-    return line.getHeader().stream()
-        .filter(h -> h.strip().equalsIgnoreCase(name))
-        .findFirst()
-        .flatMap(line::findField)
-        .map(String::strip)
-        .orElse("");
+  /**
+   * A line of the table.
+   *
+   * @param at where it stands in the file, from 1
+   * @param header names of the columns
+   */
+  private record Line(int at, List<String> header, List<String> cells) {}
+
+  private static String cell(Line line, String name) {
+    for (int i = 0; i < Math.min(line.header().size(), line.cells().size()); i++) {
+      if (line.header().get(i).equalsIgnoreCase(name)) {
+        return line.cells().get(i).strip();
+      }
+    }
+    return "";
   }
 
   /** A column of figures: its name, and the one that it has in another unit. */
@@ -164,7 +167,7 @@ public final class RungCsv {
     }
   }
 
-  private static Double figure(String file, NamedCsvRecord line, Figure of) {
+  private static Double figure(String file, Line line, Figure of) {
     String plain = cell(line, of.name);
     if (!plain.isEmpty()) {
       return number(file, line, of.name, plain);
@@ -175,16 +178,15 @@ public final class RungCsv {
         : (Double) (number(file, line, of.other, other) * of.factor + of.plus);
   }
 
-  private static double number(String file, NamedCsvRecord line, String name, String text) {
-    try {
-      return Double.parseDouble(text.replace(',', '.'));
-    } catch (NumberFormatException e) {
-      throw problem(
-          file, line.getStartingLineNumber(), "\"" + text + "\" under " + name + " is no figure.");
+  private static double number(String file, Line line, String name, String text) {
+    double value = TableText.figure(text);
+    if (Double.isNaN(value)) {
+      throw problem(file, line.at(), TableText.quoted(text) + " under " + name + " is no figure.");
     }
+    return value;
   }
 
-  private static Side side(String file, long line, String text) {
+  private static Side side(String file, int line, String text) {
     if (text.isEmpty()) {
       return Side.BEFORE;
     }
@@ -195,7 +197,7 @@ public final class RungCsv {
             () -> problem(file, line, "\"" + text + "\" is no side; say before or after."));
   }
 
-  private static Outcome outcome(String file, long line, String text) {
+  private static Outcome outcome(String file, int line, String text) {
     return Arrays.stream(Outcome.values())
         .filter(o -> o.words().equals(text.toLowerCase(Locale.ROOT).replace('_', ' ')))
         .findFirst()

@@ -74,7 +74,7 @@ class RungCsvTest {
     "'outcome\npassed', 2, clock_MHz",
     "'side,clock_MHz,outcome\nleft,4700,passed', 2, left",
     "'clock_MHz,outcome', 1, no rung",
-    "'', 1, no"
+    "'', 1, The file is empty"
   })
   void whatIsWrongIsNamedWithItsLine(String text, int line, String word) {
     assertThatThrownBy(() -> RungCsv.read("my-rungs.csv", text))

@@ -18,16 +18,6 @@ import java.util.List;
  * @param steps the resistances from the die outwards
  */
 public record Ladder(List<Step> steps) {
-  private static final String[] NAMES = {
-    "die", "inner joint", "lid", "outer joint", "cold plate", "cooler to room"
-  };
-  private static final int DIE = 0;
-  private static final int INNER = 1;
-  private static final int LID = 2;
-  private static final int OUTER = 3;
-  private static final int PLATE = 4;
-  private static final int ROOM = 5;
-
   /**
    * One resistance.
    *
@@ -53,6 +43,14 @@ public record Ladder(List<Step> steps) {
 
   public static Ladder of(Chip chip, Cooler cooler, Build build, Doubt doubt) {
     return new Frame(chip, cooler, build).ladder(doubt);
+  }
+
+  /** The resistances of one ladder, K/W; without a lid, those of inner joint and lid are 0. */
+  private record Through(
+      double die, double inner, double lid, double outer, double plate, double room) {
+    double sum() {
+      return die + inner + lid + outer + plate + room;
+    }
   }
 
   /** What of a ladder does not hang on what is uncertain: a forecast asks many thousand times. */
@@ -106,46 +104,33 @@ public record Ladder(List<Step> steps) {
 
     /** Sum of all steps, K/W. */
     double totalKelvinPerWatt(Doubt doubt) {
-      double under = base * doubt.cooler();
-      double throughOuter = outer * doubt.outer();
-      double throughPlate = plate.meanKelvinPerWatt(1 / (under * plateArea));
-      double throughLid = lidOn ? throughLid(throughOuter + throughPlate + under) : 0;
-      return die / doubt.silicon()
-          + inner * doubt.inner()
-          + throughLid
-          + throughOuter
-          + throughPlate
-          + cooler * doubt.cooler();
+      return through(doubt).sum();
     }
 
-    private double throughLid(double above) {
-      return lid.meanKelvinPerWatt(1 / (above * source));
-    }
-
-    private double[] values(Doubt doubt) {
+    private Through through(Doubt doubt) {
       double under = base * doubt.cooler();
-      double[] values = new double[NAMES.length];
-      values[DIE] = die / doubt.silicon();
-      values[INNER] = inner * doubt.inner();
-      values[OUTER] = outer * doubt.outer();
-      values[PLATE] = plate.meanKelvinPerWatt(1 / (under * plateArea));
-      if (lidOn) {
-        values[LID] = throughLid(values[OUTER] + values[PLATE] + under);
-      }
-      values[ROOM] = cooler * doubt.cooler();
-      return values;
+      double joint = outer * doubt.outer();
+      double spread = plate.meanKelvinPerWatt(1 / (under * plateArea));
+      return new Through(
+          die / doubt.silicon(),
+          inner * doubt.inner(),
+          lidOn ? lid.meanKelvinPerWatt(1 / ((joint + spread + under) * source)) : 0,
+          joint,
+          spread,
+          cooler * doubt.cooler());
     }
 
     private Ladder ladder(Doubt doubt) {
-      double[] values = values(doubt);
+      Through through = through(doubt);
       List<Step> steps = new ArrayList<>();
-      for (int i = 0; i < NAMES.length; i++) {
-        boolean ofTheLid = i == INNER || i == LID;
-        if (lidOn || !ofTheLid) {
-          String name = i == OUTER && !lidOn ? "bare joint" : NAMES[i];
-          steps.add(new Step(name, values[i]));
-        }
+      steps.add(new Step("die", through.die()));
+      if (lidOn) {
+        steps.add(new Step("inner joint", through.inner()));
+        steps.add(new Step("lid", through.lid()));
       }
+      steps.add(new Step(lidOn ? "outer joint" : "bare joint", through.outer()));
+      steps.add(new Step("cold plate", through.plate()));
+      steps.add(new Step("cooler to room", through.room()));
       return new Ladder(steps);
     }
   }

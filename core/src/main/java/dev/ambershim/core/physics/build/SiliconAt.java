@@ -19,12 +19,17 @@ public final class SiliconAt {
 
   private static final double COLDEST_CELSIUS = -170;
 
-  private static final double COLD_LOGARITHM = Fall.SILICON.logarithm(COLD_DIE_CELSIUS);
+  /** Conductivities, W/m·K: where the law begins, in a cold die, and in a usual one. */
+  private static final double AT_REFERENCE = Material.SILICON.highWattsPerMetreKelvin();
 
-  private static final double USUAL_LOGARITHM =
-      Math.log(
-          Material.SILICON.likelyWattsPerMetreKelvin()
-              / Material.SILICON.highWattsPerMetreKelvin());
+  private static final double COLD = AT_REFERENCE * Fall.SILICON.factor(COLD_DIE_CELSIUS);
+
+  private static final double USUAL = Material.SILICON.likelyWattsPerMetreKelvin();
+
+  /** How these stand to the first, as the logarithm: draws ask many thousand times. */
+  private static final double COLD_LOGARITHM = Math.log(COLD / AT_REFERENCE);
+
+  private static final double USUAL_LOGARITHM = Math.log(USUAL / AT_REFERENCE);
 
   private SiliconAt() {}
 
@@ -34,14 +39,15 @@ public final class SiliconAt {
    */
   public static double logarithm(Cooler cooler, double celsius) {
     double at = Math.max(COLDEST_CELSIUS, Math.min(HOTTEST_CELSIUS, celsius));
-    double likely = cooler.kind() == CoolerClass.COLD_POT ? COLD_LOGARITHM : USUAL_LOGARITHM;
-    return Fall.SILICON.logarithm(at) - likely;
+    return Fall.SILICON.logarithm(at) - (isCold(cooler) ? COLD_LOGARITHM : USUAL_LOGARITHM);
   }
 
   /** Likely conductivity, W/m·K. */
   static double likelyWattsPerMetreKelvin(Cooler cooler) {
-    return cooler.kind() == CoolerClass.COLD_POT
-        ? Material.SILICON.highWattsPerMetreKelvin() * Fall.SILICON.factor(COLD_DIE_CELSIUS)
-        : Material.SILICON.likelyWattsPerMetreKelvin();
+    return isCold(cooler) ? COLD : USUAL;
+  }
+
+  private static boolean isCold(Cooler cooler) {
+    return cooler.kind() == CoolerClass.COLD_POT;
   }
 }

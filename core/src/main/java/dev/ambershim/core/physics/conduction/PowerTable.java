@@ -1,10 +1,8 @@
 package dev.ambershim.core.physics.conduction;
 
-import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
-import java.io.IOException;
+import dev.ambershim.core.base.TableText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -19,8 +17,8 @@ public record PowerTable(double[] seconds, double[][] watts) {
   private static final String TIME = "time_s";
 
   /**
-   * Reads comma-separated text: a header with {@code time_s} and the names of the sources, in any
-   * order, then a line for each time.
+   * Reads a table, written as {@link TableText} tells: a header with {@code time_s} and the names
+   * of the sources, in any order, then a line for each time.
    *
    * @param file its name for messages
    * @throws Problem {@code power.…}, with line and column
@@ -28,42 +26,31 @@ public record PowerTable(double[] seconds, double[][] watts) {
   public static PowerTable read(String file, String text, List<HeatSource> heat) {
     List<Double> seconds = new ArrayList<>();
     List<double[]> watts = new ArrayList<>();
-    try (CsvReader<NamedCsvRecord> csv =
-        CsvReader.builder().skipEmptyLines(true).ofNamedCsvRecord(text)) {
-      for (NamedCsvRecord line : csv) {
-        int at = (int) line.getStartingLineNumber();
-        List<String> header = line.getHeader();
-        int[] column = columns(file, header, heat);
-        double time = number(file, line, at, header.indexOf(TIME));
-        if (!seconds.isEmpty() && !(time > seconds.get(seconds.size() - 1))) {
-          throw new Problem(
-              "power.time",
-              Place.cell(file, at, header.indexOf(TIME) + 1),
-              "The time " + time + " s does not come after the one before it.",
-              "Let the times rise.");
-        }
-        double[] row = new double[column.length];
-        for (int s = 0; s < row.length; s++) {
-          row[s] = number(file, line, at, column[s]);
-          if (!(row[s] >= 0 && row[s] <= 1e6)) {
-            throw new Problem(
-                "power.watts",
-                Place.cell(file, at, column[s] + 1),
-                "A heat of " + row[s] + " W cannot be.",
-                "Give zero or more, up to 1000000 W.");
+    String wanted =
+        TIME + "," + heat.stream().map(HeatSource::name).collect(Collectors.joining(","));
+    List<String> header = new ArrayList<>();
+    TableText.read(
+        file,
+        text,
+        "power",
+        "Begin the file with the line " + wanted + ".",
+        (line, cells) -> {
+          if (header.isEmpty()) {
+            cells.forEach(name -> header.add(name.strip()));
+            check(file, line, header, heat, wanted);
+            return;
           }
-        }
-        seconds.add(time);
-        watts.add(row);
-      }
-    } catch (de.siegmar.fastcsv.reader.CsvParseException | IOException e) {
-      throw new Problem(
-          "power.unreadable",
-          Place.file(file),
-          "It is no table of comma-separated values.",
-          "Write a header and one line for each time.",
-          e);
-    }
+          double time = number(file, line, cells, header.indexOf(TIME));
+          if (!seconds.isEmpty() && !(time > seconds.get(seconds.size() - 1))) {
+            throw new Problem(
+                "power.time",
+                Place.cell(file, line, header.indexOf(TIME) + 1),
+                "The time " + time + " s does not come after the one before it.",
+                "Let the times rise.");
+          }
+          seconds.add(time);
+          watts.add(row(file, line, cells, header, heat));
+        });
     if (seconds.size() < 2) {
       throw new Problem(
           "power.short",
@@ -76,43 +63,54 @@ public record PowerTable(double[] seconds, double[][] watts) {
         watts.toArray(new double[0][]));
   }
 
-  private static int[] columns(String file, List<String> header, List<HeatSource> heat) {
-    String wanted =
-        TIME + "," + heat.stream().map(HeatSource::name).collect(Collectors.joining(","));
-    int[] column = new int[heat.size()];
-    for (int s = 0; s < column.length; s++) {
-      column[s] = header.indexOf(heat.get(s).name());
-      if (column[s] < 0) {
+  private static double[] row(
+      String file, int line, List<String> cells, List<String> header, List<HeatSource> heat) {
+    double[] row = new double[heat.size()];
+    for (int s = 0; s < row.length; s++) {
+      int column = header.indexOf(heat.get(s).name());
+      row[s] = number(file, line, cells, column);
+      if (!(row[s] >= 0 && row[s] <= 1e6)) {
+        throw new Problem(
+            "power.watts",
+            Place.cell(file, line, column + 1),
+            "A heat of " + row[s] + " W cannot be.",
+            "Give zero or more, up to 1000000 W.");
+      }
+    }
+    return row;
+  }
+
+  private static void check(
+      String file, int line, List<String> header, List<HeatSource> heat, String wanted) {
+    String remedy = "The header should read " + wanted + ".";
+    for (HeatSource source : heat) {
+      if (!header.contains(source.name())) {
         throw new Problem(
             "power.columns",
-            Place.line(file, 1),
-            "There is no column for heat \"" + heat.get(s).name() + "\".",
-            "The header should read " + wanted + ".");
+            Place.line(file, line),
+            "There is no column for heat \"" + source.name() + "\".",
+            remedy);
       }
     }
     if (!header.contains(TIME) || header.size() != heat.size() + 1) {
       throw new Problem(
           "power.columns",
-          Place.line(file, 1),
+          Place.line(file, line),
           "It has " + header.size() + " columns that do not fit the case.",
-          "The header should read " + wanted + ".");
+          remedy);
     }
-    return column;
   }
 
-  private static double number(String file, NamedCsvRecord line, int at, int column) {
-    try {
-      double value = Double.parseDouble(line.getField(column).strip());
-      if (Double.isFinite(value)) {
-        return value;
-      }
-    } catch (NumberFormatException | IndexOutOfBoundsException e) {
-      // Falls through to the message that both deserve.
+  private static double number(String file, int line, List<String> cells, int column) {
+    String cell = column < cells.size() ? cells.get(column).strip() : "";
+    double value = TableText.figure(cell);
+    if (Double.isNaN(value)) {
+      throw new Problem(
+          "power.number",
+          Place.cell(file, line, column + 1),
+          cell.isEmpty() ? "There is no number." : TableText.quoted(cell) + " is not a number.",
+          "Give a figure such as 61.5.");
     }
-    throw new Problem(
-        "power.number",
-        Place.cell(file, at, column + 1),
-        "There is no number.",
-        "Write a figure with a decimal point.");
+    return value;
   }
 }

@@ -1,12 +1,10 @@
 package dev.ambershim.core.physics.surface;
 
-import de.siegmar.fastcsv.reader.CsvParseException;
-import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.CsvRecord;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.TableText;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -14,17 +12,16 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.atomic.AtomicReference;
 
 /**
- * Probed points as a table with the header {@code x_mm,y_mm,z_um}. Columns may come in any order
- * and with others beside them; comma, semicolon or tab part them; the decimal mark may be a comma
- * where it cannot be taken for one that parts, or where the cell is quoted. Lengths may be in mm,
- * µm, inches or thou when the header says so.
+ * Probed points as a table with the header {@code x_mm,y_mm,z_um}, written as {@link TableText}
+ * tells. Columns may come in any order and with others beside them. Lengths may be in mm, µm,
+ * inches or thou when the header says so.
  */
 public final class ProbeTable {
   private static final String HEADER = "Begin the file with the line x_mm,y_mm,z_um.";
   private static final int MOST_POINTS = 200_000;
-  private static final int MOST_QUOTED = 40;
 
   private ProbeTable() {}
 
@@ -35,49 +32,27 @@ public final class ProbeTable {
    * @throws Problem {@code probe.…} with file and line
    */
   public static List<ProbedPoint> read(String file, String text) {
-    String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
-    if (plain.isBlank()) {
-      throw new Problem("probe.empty", Place.file(file), "The file is empty.", HEADER);
-    }
-    String first = plain.stripLeading().lines().findFirst().orElse("");
-    char delimiter = first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : ',';
     List<ProbedPoint> points = new ArrayList<>();
-    Columns columns = null;
-    try (CsvReader<CsvRecord> records =
-        CsvReader.builder()
-            .fieldSeparator(delimiter)
-            .skipEmptyLines(true)
-            .allowMissingFields(true)
-            .allowExtraFields(true)
-            .ofCsvRecord(plain)) {
-      for (CsvRecord record : records) {
-        int line = (int) record.getStartingLineNumber();
-        if (record.getFieldCount() == 1 && record.getField(0).isBlank()) {
-          continue;
-        }
-        if (columns == null) {
-          columns = Columns.of(file, line, record);
-          continue;
-        }
-        points.add(columns.point(file, line, record));
-        if (points.size() > MOST_POINTS) {
-          throw new Problem(
-              "probe.many",
-              Place.line(file, line),
-              "More than " + MOST_POINTS + " points are too many.",
-              "Keep every tenth or so.");
-        }
-      }
-    } catch (CsvParseException e) {
-      throw new Problem(
-          "probe.unreadable",
-          Place.file(file),
-          "The table cannot be read: " + e.getMessage() + ".",
-          HEADER,
-          e);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    AtomicReference<Columns> columns = new AtomicReference<>();
+    TableText.read(
+        file,
+        text,
+        "probe",
+        HEADER,
+        (line, cells) -> {
+          if (columns.get() == null) {
+            columns.set(Columns.of(file, line, cells));
+            return;
+          }
+          points.add(columns.get().point(file, line, cells));
+          if (points.size() > MOST_POINTS) {
+            throw new Problem(
+                "probe.many",
+                Place.line(file, line),
+                "More than " + MOST_POINTS + " points are too many.",
+                "Keep every tenth or so.");
+          }
+        });
     if (points.isEmpty()) {
       throw new Problem(
           "probe.empty",
@@ -95,12 +70,6 @@ public final class ProbeTable {
             && ((bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF)
                 || (bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE));
     return new String(bytes, wide ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
-  }
-
-  /** A cell as it can stand in a message: on one line, and not too long. */
-  private static String quoted(String cell) {
-    String line = cell.replaceAll("\\s+", " ");
-    return line.length() <= MOST_QUOTED ? line : line.substring(0, MOST_QUOTED) + "…";
   }
 
   /** Whether a text begins with the header of such a table. */
@@ -135,12 +104,12 @@ public final class ProbeTable {
 
   /** Where x, y and z stand, and what brings each to mm, mm and µm. */
   private record Columns(int[] at, double[] factor, String[] names) {
-    static Columns of(String file, int line, CsvRecord head) {
+    static Columns of(String file, int line, List<String> head) {
       int[] at = {-1, -1, -1};
       double[] factor = new double[3];
       String[] names = new String[3];
-      for (int i = 0; i < head.getFieldCount(); i++) {
-        String name = head.getField(i).strip().toLowerCase(Locale.ROOT).replace('µ', 'u');
+      for (int i = 0; i < head.size(); i++) {
+        String name = head.get(i).strip().toLowerCase(Locale.ROOT).replace('µ', 'u');
         name = name.replace('μ', 'u').replaceAll("[\\s\\[\\]()]+", "_").replaceAll("_+$", "");
         int axis = name.isEmpty() ? -1 : "xyz".indexOf(name.charAt(0));
         String unit = name.length() > 2 && name.charAt(1) == '_' ? name.substring(2) : "";
@@ -157,7 +126,7 @@ public final class ProbeTable {
         }
         at[axis] = i;
         factor[axis] = axis == 2 ? millimetres * 1000 : millimetres;
-        names[axis] = head.getField(i).strip();
+        names[axis] = head.get(i).strip();
       }
       for (int axis = 0; axis < 3; axis++) {
         if (at[axis] < 0) {
@@ -171,23 +140,18 @@ public final class ProbeTable {
       return new Columns(at, factor, names);
     }
 
-    ProbedPoint point(String file, int line, CsvRecord record) {
+    ProbedPoint point(String file, int line, List<String> cells) {
       double[] value = new double[3];
       for (int axis = 0; axis < 3; axis++) {
-        String cell = at[axis] < record.getFieldCount() ? record.getField(at[axis]).strip() : "";
-        String figure = (cell.indexOf('.') < 0 ? cell.replace(',', '.') : cell).replace('−', '-');
-        try {
-          value[axis] = Double.parseDouble(figure);
-        } catch (NumberFormatException e) {
-          value[axis] = Double.NaN;
-        }
-        if (!Double.isFinite(value[axis]) || !figure.matches("[-+0-9.eE]+")) {
+        String cell = at[axis] < cells.size() ? cells.get(at[axis]).strip() : "";
+        value[axis] = TableText.figure(cell);
+        if (Double.isNaN(value[axis])) {
           throw new Problem(
               "probe.cell",
               Place.cell(file, line, at[axis] + 1),
               cell.isEmpty()
                   ? "The line has no " + names[axis] + "."
-                  : "\"" + quoted(cell) + "\" is not a number.",
+                  : TableText.quoted(cell) + " is not a number.",
               "Give three figures on each line: x, y and height.");
         }
         value[axis] *= factor[axis];

@@ -1,13 +1,9 @@
 package dev.ambershim.core.runs.table;
 
-import de.siegmar.fastcsv.reader.CsvParseException;
-import de.siegmar.fastcsv.reader.CsvReader;
-import de.siegmar.fastcsv.reader.CsvRecord;
 import dev.ambershim.core.base.MomentText;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
-import java.io.IOException;
-import java.io.UncheckedIOException;
+import dev.ambershim.core.base.TableText;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -16,18 +12,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.regex.Pattern;
 
 /**
- * A table with a header line. Columns may come in any order and with others beside them; comma,
- * semicolon or tab part them; the decimal mark may be a comma where it cannot be taken for one that
- * parts, or where the cell is quoted. A column's name ends in its unit, such as {@code rise_K}.
+ * A table with a header line, written as {@link TableText} tells. Columns may come in any order and
+ * with others beside them. A column's name ends in its unit, such as {@code rise_K}.
  */
 public final class FigureTable {
-  private static final int MOST_QUOTED = 40;
-  private static final Pattern FIGURE =
-      Pattern.compile("[-+]?(\\d+\\.?\\d*|\\.\\d+)([eE][-+]?\\d+)?");
-
   private final String file;
   private final String kind;
   private final String remedy;
@@ -58,55 +48,35 @@ public final class FigureTable {
    * @param kind how the keys of its problems begin, such as {@code drift}
    * @param header the header line that messages ask for
    * @param most more rows are refused
-   * @throws Problem {@code KIND.empty}, {@code KIND.unreadable}, {@code KIND.many}
+   * @throws Problem {@code KIND.empty}, {@code KIND.unreadable}, {@code KIND.cells}, {@code
+   *     KIND.many}
    */
   public static FigureTable read(String file, String text, String kind, String header, int most) {
     String remedy = "Begin the file with the line " + header + ".";
-    String plain = text.startsWith("\uFEFF") ? text.substring(1) : text;
-    if (plain.isBlank()) {
-      throw new Problem(kind + ".empty", Place.file(file), "The file is empty.", remedy);
-    }
-    String first = plain.stripLeading().lines().findFirst().orElse("");
-    char mark = first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : ',';
     Map<String, Integer> columns = new HashMap<>();
     List<Row> rows = new ArrayList<>();
     FigureTable table = new FigureTable(file, kind, remedy, columns, rows);
-    try (CsvReader<CsvRecord> records =
-        CsvReader.builder()
-            .fieldSeparator(mark)
-            .skipEmptyLines(true)
-            .allowMissingFields(true)
-            .allowExtraFields(true)
-            .ofCsvRecord(plain)) {
-      for (CsvRecord record : records) {
-        if (record.getFields().stream().allMatch(String::isBlank)) {
-          continue;
-        }
-        if (columns.isEmpty()) {
-          for (int i = 0; i < record.getFieldCount(); i++) {
-            columns.putIfAbsent(name(record.getField(i)), i);
+    TableText.read(
+        file,
+        text,
+        kind,
+        remedy,
+        (line, cells) -> {
+          if (columns.isEmpty()) {
+            for (int i = 0; i < cells.size(); i++) {
+              columns.putIfAbsent(name(cells.get(i)), i);
+            }
+            return;
           }
-          continue;
-        }
-        rows.add(table.new Row((int) record.getStartingLineNumber(), record.getFields()));
-        if (rows.size() > most) {
-          throw new Problem(
-              kind + ".many",
-              Place.line(file, (int) record.getStartingLineNumber()),
-              "More than " + most + " lines are too many.",
-              "Leave some out.");
-        }
-      }
-    } catch (CsvParseException e) {
-      throw new Problem(
-          kind + ".unreadable",
-          Place.file(file),
-          "The table cannot be read: " + e.getMessage() + ".",
-          remedy,
-          e);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+          rows.add(table.new Row(line, cells));
+          if (rows.size() > most) {
+            throw new Problem(
+                kind + ".many",
+                Place.line(file, line),
+                "More than " + most + " lines are too many.",
+                "Leave some out.");
+          }
+        });
     if (rows.isEmpty()) {
       throw new Problem(
           kind + ".empty",
@@ -153,14 +123,6 @@ public final class FigureTable {
     }
   }
 
-  /** A cell as it can stand in a message: on one line, and not too long. */
-  private static String quoted(String cell) {
-    String line = cell.replaceAll("\\s+", " ");
-    return "\""
-        + (line.length() <= MOST_QUOTED ? line : line.substring(0, MOST_QUOTED) + "…")
-        + "\"";
-  }
-
   /** A line of the table. */
   public final class Row {
     private final int line;
@@ -192,10 +154,10 @@ public final class FigureTable {
       if (cell.isEmpty()) {
         return OptionalDouble.empty();
       }
-      String figure = (cell.indexOf('.') < 0 ? cell.replace(',', '.') : cell).replace('−', '-');
-      double value = FIGURE.matcher(figure).matches() ? Double.parseDouble(figure) : Double.NaN;
-      if (!Double.isFinite(value)) {
-        throw problem(column, quoted(cell) + " is not a number.", "Give a figure such as 61.5.");
+      double value = TableText.figure(cell);
+      if (Double.isNaN(value)) {
+        throw problem(
+            column, TableText.quoted(cell) + " is not a number.", "Give a figure such as 61.5.");
       }
       return OptionalDouble.of(value);
     }
@@ -230,7 +192,9 @@ public final class FigureTable {
               () ->
                   problem(
                       column,
-                      cell.isEmpty() ? "The line has no day." : quoted(cell) + " is no day.",
+                      cell.isEmpty()
+                          ? "The line has no day."
+                          : TableText.quoted(cell) + " is no day.",
                       "Write days as 2027-02-01."));
     }
 

@@ -18,6 +18,18 @@ class SiliconAtTest {
     assertThat(148 * Fall.SILICON.factor(100 - 273.15)).isBetween(0.75 * 884, 884.0);
   }
 
+  /** The same law by its logarithm, from what the cooler leaves as likely. */
+  @Test
+  void theLogarithmIsThatOfTheLaw() {
+    for (CoolerClass kind : new CoolerClass[] {CoolerClass.AIR_TOWER, CoolerClass.COLD_POT}) {
+      double likely = SiliconAt.likelyWattsPerMetreKelvin(kind.usual("c", 3));
+      for (double celsius : new double[] {-150, -100, 26.85, 80, 126.85}) {
+        assertThat(likely * Math.exp(SiliconAt.logarithm(kind.usual("c", 3), celsius)))
+            .isCloseTo(148 * Fall.SILICON.factor(celsius), within(1e-9));
+      }
+    }
+  }
+
   @Test
   void underAColdPotSiliconConductsTwiceAsWell() {
     double usual = SiliconAt.likelyWattsPerMetreKelvin(CoolerClass.AIR_TOWER.usual("c", 3));
