@@ -66,10 +66,10 @@ public final class TableText {
           throw new Problem(
               kind + ".cells",
               Place.line(file, line),
-              "The line has " + cells.size() + " cells under " + names + " names.",
+              "The line has " + cells.size() + " cells, but the header has " + names + ".",
               mark == ','
-                  ? "Write figures with a point, or part the cells by semicolons."
-                  : "Give each cell a name in the header, or leave it out.");
+                  ? "Write figures with a point, or separate the cells with semicolons."
+                  : "Name each cell in the header, or leave it out.");
         }
         lines.take(line, cells);
       }

@@ -37,7 +37,7 @@ class TableTextTest {
   void aDecimalCommaThatPartsIsRefused() {
     assertThatThrownBy(() -> read("x_mm,y_mm,z_um\n1,5,2,5,11,2\n"))
         .hasMessageContaining("t.csv, line 2")
-        .hasMessageContaining("6 cells under 3 names")
+        .hasMessageContaining("6 cells, but the header has 3")
         .hasMessageContaining("semicolons");
     assertThat(read("x;y\n1,5;2,5\n")).last().isEqualTo("2: 1,5|2,5");
   }
