@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.StartingPoint;
+import dev.ambershim.core.picture.Mark;
 import dev.ambershim.core.plan.Moment;
 import dev.ambershim.core.plan.Terms;
 import dev.ambershim.core.stage.weigh.FirstLook;
@@ -130,6 +131,15 @@ public abstract class DesktopTest {
     stage.getScene().getRoot().applyCss();
     stage.getScene().getRoot().layout();
     return ((PictureView) node("section")).drawn();
+  }
+
+  /** What a picture draws for one of its parts. */
+  protected static Mark.Box box(PictureView view, String part) {
+    return view.picture().marks().stream()
+        .filter(m -> m instanceof Mark.Box b && b.part().equals(part))
+        .map(m -> (Mark.Box) m)
+        .findFirst()
+        .orElseThrow();
   }
 
   /** Waits until what the stage shows is worked out anew. */

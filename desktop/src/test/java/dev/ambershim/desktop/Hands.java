@@ -100,11 +100,45 @@ public final class Hands {
     assertThat(clicked).as("%s stood still", node).isTrue();
   }
 
-  /** Clicks a place of the screen. */
-  public void clickOn(Point2D place) {
-    moveTo(place);
-    onFx(this::pressAndRelease);
+  /**
+   * Clicks a place in a window, such as a mark of a picture, that stands still or soon does: the
+   * window may lay itself out anew while the mouse goes there, and another mark lies under it then.
+   *
+   * @param place where it is on the screen, asked on the JavaFX thread
+   */
+  public void clickOn(Window window, Supplier<Point2D> place) {
+    boolean clicked = false;
+    for (int i = 0; i < REACHES && !clicked; i++) {
+      clicked = click(window, place);
+    }
+    assertThat(clicked).as("the place stood still").isTrue();
+  }
+
+  private boolean click(Window window, Supplier<Point2D> place) {
+    Point2D at = onFx(place);
+    moveTo(at);
+    AtomicBoolean released = new AtomicBoolean();
+    AtomicBoolean reached = new AtomicBoolean();
+    EventHandler<MouseEvent> down = e -> reached.set(at.equals(place.get()));
+    EventHandler<MouseEvent> up = e -> released.set(true);
+    onFx(
+        () -> {
+          window.addEventFilter(MouseEvent.MOUSE_PRESSED, down);
+          window.addEventFilter(MouseEvent.MOUSE_RELEASED, up);
+          return null;
+        });
+    boolean clicked = onFx(() -> at.equals(place.get()) && pressAndRelease());
     caughtUp();
+    for (int i = 0; clicked && !released.get() && i < LOOKS; i++) {
+      FxThread.live();
+    }
+    onFx(
+        () -> {
+          window.removeEventFilter(MouseEvent.MOUSE_PRESSED, down);
+          window.removeEventFilter(MouseEvent.MOUSE_RELEASED, up);
+          return null;
+        });
+    return clicked && reached.get();
   }
 
   /** Presses the mouse where it is, and holds it. */

@@ -27,8 +27,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.geometry.Bounds;
-import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -149,16 +147,12 @@ class ShellTest extends DesktopTest {
   @Test
   void aLayerIsPickedInTheSectionWithTheMouse() {
     openWithJob();
-    Mark.Box die =
-        section().picture().marks().stream()
-            .filter(m -> m instanceof Mark.Box b && b.part().equals(Part.DIE))
-            .map(m -> (Mark.Box) m)
-            .findFirst()
-            .orElseThrow();
-    Bounds at = section().localToScreen(section().getBoundsInLocal());
     hands.clickOn(
-        new Point2D(
-            at.getMinX() + die.x() + die.width() / 2, at.getMinY() + die.y() + die.height() / 2));
+        stage,
+        () -> {
+          Mark.Box die = box(section(), Part.DIE);
+          return section().localToScreen(die.x() + die.width() / 2, die.y() + die.height() / 2);
+        });
     settle();
     assertThat(model.partProperty().get()).isEqualTo(Part.DIE);
     assertThat(node("field-chip-dies-0-heightMicrometres").isVisible()).isTrue();

@@ -122,14 +122,12 @@ class WeighTest extends DesktopTest {
 
   private void pickRow(OptionKind kind) {
     PictureView options = (PictureView) node("options");
-    var box =
-        options.picture().marks().stream()
-            .filter(m -> m instanceof Mark.Box b && b.part().equals(kind.name()))
-            .map(m -> (Mark.Box) m)
-            .findFirst()
-            .orElseThrow();
-    var at = options.localToScreen(box.x() + 60, box.y() + box.height() / 2);
-    hands.clickOn(at);
+    hands.clickOn(
+        stage,
+        () -> {
+          Mark.Box box = box(options, kind.name());
+          return options.localToScreen(box.x() + 60, box.y() + box.height() / 2);
+        });
     settle();
     weighed();
   }
