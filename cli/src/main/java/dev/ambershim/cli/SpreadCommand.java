@@ -1,5 +1,6 @@
 package dev.ambershim.cli;
 
+import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.CoatFigures;
@@ -9,15 +10,17 @@ import dev.ambershim.core.physics.spread.PasteAmount;
 import dev.ambershim.core.physics.spread.PastePattern;
 import dev.ambershim.core.physics.spread.SpreadState;
 import dev.ambershim.core.plan.Doses;
+import dev.ambershim.core.stage.coat.PasteAnswer;
 import dev.ambershim.core.stage.coat.PasteQuestion;
 import dev.ambershim.logbook.formats.SpreadJson;
 import dev.ambershim.logbook.store.Json;
 import java.io.PrintWriter;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ForkJoinPool;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -83,26 +86,21 @@ final class SpreadCommand implements Callable<Integer> {
     double amount = grams == null ? Doses.pasteGrams(job.workCase()) : grams;
     SpreadState end = PasteAmount.rest(PasteQuestion.of(job, laid, amount, cells), SolveWatch.NONE);
     PasteQuestion.Cost cost = new PasteQuestion.Costs(job).of(end, SolveWatch.NONE);
+    Optional<SpreadJson.Others> others =
+        all ? Optional.of(others(job, laid, amount)) : Optional.empty();
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
-      Optional<SpreadJson.Others> others =
-          all
-              ? Optional.of(
-                  new SpreadJson.Others(
-                      PasteQuestion.compare(job, laid, amount, SolveWatch.NONE),
-                      PasteQuestion.amount(job, laid, amount, SolveWatch.NONE),
-                      job.paste().kind().gramsPerCubicCentimetre()))
-              : Optional.empty();
       out.println(Json.pretty(SpreadJson.of(laid.words(), amount, end, cost, others)));
     } else {
       line(out, laid, end, cost);
-      if (all) {
-        List<PasteQuestion.Compared> others =
-            PasteQuestion.compare(job, laid, amount, SolveWatch.NONE);
-        others.stream()
-            .filter(c -> c.pattern() != laid)
-            .forEach(c -> line(out, c.pattern(), c.end(), c.cost()));
-      }
+      others.ifPresent(
+          o -> {
+            o.patterns().stream()
+                .filter(c -> c.pattern() != laid)
+                .forEach(c -> line(out, c.pattern(), c.end(), c.cost()));
+            PasteAnswer.least(o.least(), job.paste().kind(), Notation.METRIC)
+                .ifPresent(out::println);
+          });
     }
     out.flush();
     return 0;
@@ -111,6 +109,14 @@ final class SpreadCommand implements Callable<Integer> {
   private static Problem range(String option, String value, String range) {
     return new Problem(
         "spread.range", Place.field(option), value + " cannot be.", "Give " + range + ".");
+  }
+
+  private static SpreadJson.Others others(Job job, PastePattern laid, double grams) {
+    Executor helpers = ForkJoinPool.commonPool();
+    return new SpreadJson.Others(
+        PasteQuestion.compare(job, laid, grams, SolveWatch.NONE, helpers),
+        PasteQuestion.amount(job, laid, grams, SolveWatch.NONE, helpers),
+        job.paste().kind().gramsPerCubicCentimetre());
   }
 
   private static void line(

@@ -84,7 +84,9 @@ class MaterialCommandsTest {
     assertThat(cross.get("cover").asDouble()).isGreaterThan(dot.get("cover").asDouble());
     assertThat(cross.get("overflowShare").asDouble())
         .isGreaterThan(dot.get("overflowShare").asDouble());
-    assertThat(run("spread", start(), "--cells", "40").out()).startsWith("dot");
+    String all = run("spread", start(), "--cells", "40", "--all").out();
+    assertThat(all).startsWith("dot").contains("thin spread").doesNotContain("-0.00");
+    assertThat(all.lines().toList().get(6)).startsWith("The die is covered from ");
     assertThat(run("spread", start(), "--cells", "4").code()).isEqualTo(2);
     assertThat(run("spread", start(), "--grams", "-1").err()).contains("--grams");
     assertThat(run("spread", start(), "--pattern", "OWN").err()).contains("no strokes");

@@ -76,8 +76,8 @@ public record Hours(String from, String to, List<Integer> days) {
       if (days.contains(DayOfWeek.from(day).getValue())) {
         all.add(
             new double[] {
-              (at(day, minute(from), zone).getEpochSecond() - origin.getEpochSecond()) / 60.0,
-              (at(day, minute(to), zone).getEpochSecond() - origin.getEpochSecond()) / 60.0
+              Schedule.minutes(origin, at(day, minute(from), zone)),
+              Schedule.minutes(origin, at(day, minute(to), zone))
             });
       }
     }

@@ -71,12 +71,7 @@ public record Schedule(
 
   /** What is to be scheduled and when. */
   private record Task(
-      List<Block> blocks,
-      double[] ready,
-      double start,
-      Windows windows,
-      Instant now,
-      double free) {}
+      List<Block> blocks, double[] ready, double start, Windows windows, Instant now) {}
 
   /**
    * Sets the rest of a plan in time.
@@ -125,7 +120,8 @@ public record Schedule(
       } else {
         order = turned(reversed);
         start = latest;
-        cautiousBegin = Optional.of(at(now, Math.max(task.start(), drawnBegin(task, order, end))));
+        cautiousBegin =
+            Optional.of(at(now, Math.max(task.start(), drawnBegin(task, back, reversed, end))));
       }
     } else {
       order = forwards.best(start);
@@ -133,7 +129,7 @@ public record Schedule(
     }
     double[] starts = forwards.starts(order, start);
     double end = forwards.end(order, start);
-    double[] ends = drawnEnds(task, order, start);
+    double[] ends = drawnEnds(task, forwards, order, start);
     return Optional.of(
         new Schedule(
             slots(task, order, starts, end),
@@ -195,8 +191,7 @@ public record Schedule(
       double passes = steps.get(steps.size() - 1).passes().map(w -> w.span().likely()).orElse(0.0);
       blocks.add(new Block(steps, hands, passes, 0, before));
     }
-    return new Task(
-        blocks, ready, Math.max(start, busyUntil), log.hours().around(now, zone), now, busyUntil);
+    return new Task(blocks, ready, Math.max(start, busyUntil), log.hours().around(now, zone), now);
   }
 
   private static PlanStep last(List<List<PlanStep>> groups) {
@@ -265,74 +260,67 @@ public record Schedule(
   }
 
   /** Ends of many draws, minutes from now, sorted. */
-  private static double[] drawnEnds(Task task, int[] order, double start) {
-    RandomDataGenerator random = SeededDraws.of(SEED);
+  private static double[] drawnEnds(Task task, Sequencer forwards, int[] order, double start) {
+    Drawing drawing = new Drawing(task);
     double[] ends = new double[DRAWS];
-    for (int d = 0; d < DRAWS; d++) {
-      List<Block> drawn = drawn(task, random);
-      Sequencer one = new Sequencer(drawn, task.windows(), task.ready());
-      ends[d] = one.end(order, start);
-    }
+    Arrays.setAll(ends, d -> forwards.end(order, start, drawing.next()));
     Arrays.sort(ends);
     return ends;
   }
 
   /** The begin that lets nine of ten draws end in time. */
-  private static double drawnBegin(Task task, int[] order, double end) {
-    RandomDataGenerator random = SeededDraws.of(SEED);
+  private static double drawnBegin(Task task, Sequencer back, int[] reversed, double end) {
+    Drawing drawing = new Drawing(task);
     double[] begins = new double[DRAWS];
-    int[] reversed = turned(order);
-    for (int d = 0; d < DRAWS; d++) {
-      Task drawn =
-          new Task(
-              drawn(task, random),
-              task.ready(),
-              task.start(),
-              task.windows(),
-              task.now(),
-              task.free());
-      begins[d] = end - backwards(drawn, end).end(reversed, 0);
-    }
+    Arrays.setAll(begins, d -> end - back.end(reversed, 0, drawing.next().backwards()));
     Arrays.sort(begins);
     return quantile(begins, 1 - CAUTIOUS);
   }
 
-  private static List<Block> drawn(Task task, RandomDataGenerator random) {
-    List<Block> drawn = new ArrayList<>();
-    double longest = task.windows().longest();
-    // Who is slow at one step is slow at the next: such errors do not even out.
-    double pace = Math.exp(PACE * random.nextNormal(0, 1));
-    for (Block block : task.blocks()) {
-      double hands = 0;
-      double passes = 0;
-      for (PlanStep step : block.steps()) {
-        hands += pace * draw(step.hands(), random);
-        passes = step.passes().map(w -> draw(w.span(), random)).orElse(0.0);
-      }
-      // What takes longer than a day's hours is broken off at their end.
-      drawn.add(new Block(block.steps(), Math.min(hands, longest), passes, 0, block.before()));
-    }
-    return drawn;
-  }
+  /** Draws of all times of a task, one after the other. */
+  private static final class Drawing {
+    private final RandomDataGenerator random = SeededDraws.of(SEED);
+    private final List<List<PertTime>> hands = new ArrayList<>();
+    private final List<Optional<PertTime>> passes = new ArrayList<>();
+    private final double[] leads;
+    private final double[] ready;
+    private final double longest;
 
-  /**
-   * A draw from the PERT beta distribution: shape 1 + 4 (likely − low) / (high − low), and so on.
-   */
-  static double draw(Span span, RandomDataGenerator random) {
-    double width = span.high() - span.low();
-    if (width <= 0) {
-      return span.likely();
+    Drawing(Task task) {
+      for (Block block : task.blocks()) {
+        hands.add(block.steps().stream().map(s -> new PertTime(s.hands())).toList());
+        passes.add(
+            block.steps().get(block.steps().size() - 1).passes().map(w -> new PertTime(w.span())));
+      }
+      leads = new double[hands.size()];
+      ready = task.ready();
+      longest = task.windows().longest();
     }
-    double alpha = 1 + 4 * (span.likely() - span.low()) / width;
-    double beta = 1 + 4 * (span.high() - span.likely()) / width;
-    return span.low() + width * random.nextBeta(alpha, beta);
+
+    Sequencer.Times next() {
+      double[] drawn = new double[leads.length];
+      double[] passed = new double[leads.length];
+      // Who is slow at one step is slow at the next: such errors do not even out.
+      double pace = Math.exp(PACE * random.nextNormal(0, 1));
+      for (int i = 0; i < drawn.length; i++) {
+        double sum = 0;
+        for (PertTime step : hands.get(i)) {
+          sum += step.draw(random);
+        }
+        // What takes longer than a day's hours is broken off at their end.
+        drawn[i] = Math.min(pace * sum, longest);
+        passed[i] = passes.get(i).map(p -> p.draw(random)).orElse(0.0);
+      }
+      return new Sequencer.Times(drawn, passed, leads, ready);
+    }
   }
 
   private static double quantile(double[] sorted, double level) {
     return sorted[(int) Math.min(sorted.length - 1, Math.floor(level * sorted.length))];
   }
 
-  private static double minutes(Instant from, Instant to) {
+  /** Minutes from one moment to another, parts of a second too. */
+  static double minutes(Instant from, Instant to) {
     return Duration.between(from, to).toNanos() / 60e9;
   }
 

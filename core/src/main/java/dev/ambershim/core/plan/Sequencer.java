@@ -25,10 +25,42 @@ final class Sequencer {
 
   private final List<Block> blocks;
   private final Windows windows;
-  private final double[] ready;
+  private final Times times;
   private final double[] tail;
   private final long[] before;
   private final int[][] following;
+
+  /**
+   * What each block takes, minutes, by place in the list.
+   *
+   * @param hands at the bench
+   * @param passes by itself afterwards
+   * @param leads since what went before, besides its own
+   * @param ready from which it may begin at the earliest
+   */
+  record Times(double[] hands, double[] passes, double[] leads, double[] ready) {
+    private static Times of(List<Block> blocks, double[] ready) {
+      return new Times(
+          blocks.stream().mapToDouble(Block::hands).toArray(),
+          blocks.stream().mapToDouble(Block::passes).toArray(),
+          blocks.stream().mapToDouble(Block::lead).toArray(),
+          ready);
+    }
+
+    /** The same seen from the end: what passes after a block comes before it. */
+    Times backwards() {
+      double[] passed = turned(passes);
+      return new Times(turned(hands), new double[passed.length], passed, passed);
+    }
+
+    private static double[] turned(double[] values) {
+      double[] turned = new double[values.length];
+      for (int i = 0; i < turned.length; i++) {
+        turned[i] = values[turned.length - 1 - i];
+      }
+      return turned;
+    }
+  }
 
   /**
    * Sets up.
@@ -42,7 +74,7 @@ final class Sequencer {
     }
     this.blocks = blocks;
     this.windows = windows;
-    this.ready = ready;
+    times = Times.of(blocks, ready);
     int n = blocks.size();
     before = new long[n];
     List<List<Integer>> next = new ArrayList<>();
@@ -122,7 +154,7 @@ final class Sequencer {
       throw new IllegalStateException("the hours leave no room for it");
     }
     Map<Long, List<Label>> layer = new HashMap<>();
-    layer.put(0L, List.of(new Label(start, start, ready.clone(), 0, null, -1)));
+    layer.put(0L, List.of(new Label(start, start, times.ready().clone(), 0, null, -1)));
     for (int level = 0; level < n; level++) {
       Map<Long, List<Label>> next = new HashMap<>();
       int count = 0;
@@ -218,7 +250,7 @@ final class Sequencer {
   private int[] greedy(double start) {
     int n = blocks.size();
     int[] order = new int[n];
-    double[] from = ready.clone();
+    double[] from = times.ready().clone();
     double free = start;
     long done = 0;
     for (int k = 0; k < n; k++) {
@@ -247,26 +279,34 @@ final class Sequencer {
 
   /** When all of an order is done and has passed. */
   double end(int[] order, double start) {
-    double[] starts = starts(order, start);
+    return end(order, start, times);
+  }
+
+  /** The same if the blocks took other times. */
+  double end(int[] order, double start, Times times) {
+    double[] starts = starts(order, start, times);
     double end = start;
     for (int i = 0; i < starts.length; i++) {
-      end = Math.max(end, starts[i] + blocks.get(i).hands() + blocks.get(i).passes());
+      end = Math.max(end, starts[i] + times.hands()[i] + times.passes()[i]);
     }
     return end;
   }
 
   /** When each block of an order begins, by place in the list. */
   double[] starts(int[] order, double start) {
+    return starts(order, start, times);
+  }
+
+  private double[] starts(int[] order, double start, Times times) {
     double[] starts = new double[order.length];
     Arrays.fill(starts, Double.NaN);
-    double[] from = ready.clone();
+    double[] from = times.ready().clone();
     double free = start;
     for (int i : order) {
-      Block block = blocks.get(i);
-      starts[i] = windows.earliest(Math.max(free, from[i]), block.hands());
-      free = starts[i] + block.hands();
+      starts[i] = windows.earliest(Math.max(free, from[i]), times.hands()[i]);
+      free = starts[i] + times.hands()[i];
       for (int f : following[i]) {
-        from[f] = Math.max(from[f], free + block.passes() + blocks.get(f).lead());
+        from[f] = Math.max(from[f], free + times.passes()[i] + times.leads()[f]);
       }
     }
     return starts;
@@ -279,7 +319,7 @@ final class Sequencer {
   Sequencer backwards(double end) {
     int n = blocks.size();
     List<Block> turned = new ArrayList<>();
-    double[] passed = new double[n];
+    Times back = times.backwards();
     for (int k = 0; k < n; k++) {
       Block block = blocks.get(n - 1 - k);
       List<Integer> later = new ArrayList<>();
@@ -287,8 +327,7 @@ final class Sequencer {
         later.add(n - 1 - f);
       }
       turned.add(new Block(block.steps(), block.hands(), 0, block.passes(), later));
-      passed[k] = block.passes();
     }
-    return new Sequencer(turned, windows.shifted(-end).backwards(), passed);
+    return new Sequencer(turned, windows.shifted(-end).backwards(), back.ready());
   }
 }

@@ -133,7 +133,8 @@ class MaterialQuestionsTest {
    */
   @Test
   void patternsBarelyMatterOnceTheShadowIsCovered() {
-    List<PasteQuestion.Compared> all = PasteQuestion.compare(LIDDED, SolveWatch.NONE);
+    List<PasteQuestion.Compared> all =
+        PasteQuestion.compare(LIDDED, SolveWatch.NONE, Runnable::run);
     assertThat(all).hasSize(6);
     assertThat(all.get(0).pattern()).isEqualTo(PastePattern.DOT);
     for (PasteQuestion.Compared c : all) {
@@ -146,7 +147,7 @@ class MaterialQuestionsTest {
     // A pinch of it does matter.
     PasteTerms little = new PasteTerms(null, null, null, null, 0.012, false);
     List<PasteQuestion.Compared> scarce =
-        PasteQuestion.compare(LIDDED.withPaste(little), SolveWatch.NONE);
+        PasteQuestion.compare(LIDDED.withPaste(little), SolveWatch.NONE, Runnable::run);
     assertThat(scarce.get(0).cost().meanKelvin()).isGreaterThan(3);
   }
 
@@ -273,7 +274,8 @@ class MaterialQuestionsTest {
     Die die = start.chip().dies().get(0).withWidthMillimetres(width).withDepthMillimetres(depth);
     Job job = start.withChip(start.chip().withDie(0, die));
     double grams = Doses.pasteGrams(job.workCase());
-    PasteAmount least = PasteQuestion.amount(job, PastePattern.DOT, grams, SolveWatch.NONE);
+    PasteAmount least =
+        PasteQuestion.amount(job, PastePattern.DOT, grams, SolveWatch.NONE, Runnable::run);
     double needed =
         least.faceCubicMillimetres().orElseThrow()
             * job.paste().kind().gramsPerCubicCentimetre()

@@ -12,11 +12,13 @@ import java.time.Instant;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.hipparchus.distribution.continuous.BetaDistribution;
 import org.hipparchus.random.RandomDataGenerator;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -209,6 +211,25 @@ class ScheduleTest {
     assertThat(begin(waiting, "cover-again")).isEqualTo(NOON.plus(Duration.ofMinutes(15)));
   }
 
+  /** Whoever asks a part of a second later gets the same plan. */
+  @Test
+  void hoursBeginAtTheSameMomentWheneverItIsAsked() {
+    WorkLog log =
+        WorkLog.EMPTY
+            .between(NOON.plus(Duration.ofDays(2)), null)
+            .withHours(new Hours("16:00", "20:00", List.of(1, 2, 3, 4, 5, 6, 7)));
+    Schedule now = of(GLUED, log);
+    Schedule later =
+        Schedule.of(GLUED, log, NOON.plusNanos(7_654_321_987L), ZoneOffset.UTC).orElseThrow();
+    Instant closed = begin(now, "lid-on");
+    assertThat(closed).isEqualTo(closed.truncatedTo(ChronoUnit.MINUTES));
+    for (Slot slot : now.slots()) {
+      assertThat(begin(later, slot.step().id())).isEqualTo(slot.begin());
+    }
+    assertThat(later.likelyEnd()).isEqualTo(now.likelyEnd());
+    assertThat(later.cautiousEnd()).isCloseTo(now.cautiousEnd(), within(2, ChronoUnit.MILLIS));
+  }
+
   private static Instant begin(Schedule schedule, String id) {
     return schedule.slots().stream()
         .filter(s -> s.step().id().equals(id))
@@ -225,14 +246,23 @@ class ScheduleTest {
     double sum = 0;
     double squares = 0;
     int n = 40_000;
+    PertTime time = new PertTime(span);
+    // The shapes of Malcolm and others for 30, 720 and 1440: 1 + 4·690/1410 and 1 + 4·720/1410.
+    double cautious =
+        30
+            + 1410
+                * new BetaDistribution(2.957446809, 3.042553191).inverseCumulativeProbability(0.9);
+    int below = 0;
     for (int i = 0; i < n; i++) {
-      double draw = Schedule.draw(span, random);
+      double draw = time.draw(random);
       assertThat(draw).isBetween(30.0, 1440.0);
       sum += draw;
       squares += draw * draw;
+      below += draw < cautious ? 1 : 0;
     }
     double mean = sum / n;
     assertThat(mean).isCloseTo(span.mean(), within(5.0));
+    assertThat((double) below / n).isCloseTo(0.9, within(0.006));
     // The beta's own deviation is sqrt((mean − low)(high − mean) / 7); PERT's rule is close to it.
     double own = Math.sqrt((span.mean() - 30) * (1440 - span.mean()) / 7);
     assertThat(Math.sqrt(squares / n - mean * mean)).isCloseTo(own, within(5.0));

@@ -19,9 +19,10 @@ import java.util.Optional;
  *
  * @param die the die
  * @param gap the gap, mm
+ * @param interval where it lies, by draws, mm
  * @param kind whether a film can bridge it
  */
-public record InnerGap(String die, Chain gap, Kind kind) {
+public record InnerGap(String die, Chain gap, Interval interval, Kind kind) {
   private static final double BRUSHED = LidSeat.SURE_MICROMETRES / 1000;
   private static final double FILLED = LidSeat.DEEPEST_MICROMETRES / 1000;
   private static final double SURE = 0.9;
@@ -59,14 +60,13 @@ public record InnerGap(String die, Chain gap, Kind kind) {
                 : brushed < 1 - SURE && filled > SURE
                     ? Kind.FILLED
                     : filled < 1 - SURE ? Kind.TOO_WIDE : Kind.CANNOT_TELL;
-    return new InnerGap(die, gap, kind);
+    return new InnerGap(die, gap, drawn.interval(), kind);
   }
 
   /** The gap in a sentence, with its budget. */
   public Finding finding(String lid, Notation notation) {
     double nominal = gap.nominal() * 1000;
-    Interval drawn = gap.drawn().interval();
-    Interval interval = new Interval(drawn.low() * 1000, drawn.high() * 1000, 0.95);
+    Interval micrometres = new Interval(interval.low() * 1000, interval.high() * 1000, 0.95);
     String sentence =
         nominal < 0
             ? "Over "
@@ -82,7 +82,7 @@ public record InnerGap(String die, Chain gap, Kind kind) {
                 + notation.text(nominal, Unit.MICROMETRE)
                 + " over "
                 + die;
-    sentence += " (" + notation.range(interval, Unit.MICROMETRE) + "): " + kind.words() + ".";
+    sentence += " (" + notation.range(micrometres, Unit.MICROMETRE) + "): " + kind.words() + ".";
     List<Working.Input> inputs = new ArrayList<>();
     gap.links()
         .forEach(
@@ -100,7 +100,7 @@ public record InnerGap(String die, Chain gap, Kind kind) {
         sentence,
         nominal,
         Unit.MICROMETRE,
-        Optional.of(interval),
+        Optional.of(micrometres),
         new Working(
             "gap = depth of the hollow + glue line − die height; 20 000 draws of every reading's"
                 + " error",

@@ -1,11 +1,14 @@
 package dev.ambershim.core.physics.spread;
 
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.physics.conduction.SolveWatch;
-import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executor;
 import java.util.function.DoubleFunction;
-import java.util.function.Predicate;
+import java.util.function.ToDoubleFunction;
 
 /**
  * The least paste of a pattern that covers, found by halving the way between too little and enough;
@@ -29,34 +32,37 @@ public record PasteAmount(
    * Looks for it.
    *
    * @param setup the case, on a grid of about {@link #CELLS}; its amount does not matter
+   * @param helpers press amounts beside the caller
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
-  public static PasteAmount of(SpreadCase setup, SolveWatch watch) {
+  public static PasteAmount of(SpreadCase setup, SolveWatch watch, Executor helpers) {
     // Both ways begin with the same amounts, each of which is pressed once.
-    Map<Double, SpreadState> pressed = new HashMap<>();
+    Map<Double, SpreadState> pressed = new ConcurrentHashMap<>();
     DoubleFunction<SpreadState> press =
         v -> pressed.computeIfAbsent(v, amount -> rest(setup.withVolume(amount), watch));
     double area = setup.grid().faceSquareMillimetres();
-    Optional<SpreadState> shadow = least(area, press, s -> s.shadowCover() >= COVERED);
-    Optional<SpreadState> face = least(area, press, s -> s.cover() >= COVERED);
+    List<ToDoubleFunction<SpreadState>> covers =
+        List.of(SpreadState::shadowCover, SpreadState::cover);
+    List<Optional<SpreadState>> found =
+        SideBySide.each(covers, cover -> least(area, press, cover), helpers);
     return new PasteAmount(
-        shadow.map(SpreadState::cubicMillimetres),
-        face.map(SpreadState::cubicMillimetres),
-        face.map(SpreadState::overflowShare).orElse(0.0));
+        found.get(0).map(SpreadState::cubicMillimetres),
+        found.get(1).map(SpreadState::cubicMillimetres),
+        found.get(1).map(SpreadState::overflowShare).orElse(0.0));
   }
 
   private static Optional<SpreadState> least(
-      double area, DoubleFunction<SpreadState> press, Predicate<SpreadState> covers) {
+      double area, DoubleFunction<SpreadState> press, ToDoubleFunction<SpreadState> cover) {
     double low = area * 0.01;
     double high = area * 0.4;
     SpreadState enough = press.apply(high);
-    if (!covers.test(enough)) {
+    if (cover.applyAsDouble(enough) < COVERED) {
       return Optional.empty();
     }
     while (high / low > CLOSE) {
       double middle = Math.sqrt(low * high);
       SpreadState state = press.apply(middle);
-      if (covers.test(state)) {
+      if (cover.applyAsDouble(state) >= COVERED) {
         high = middle;
         enough = state;
       } else {

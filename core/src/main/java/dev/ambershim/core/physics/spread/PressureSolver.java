@@ -16,9 +16,7 @@ final class PressureSolver {
   private final Level[] levels;
   private final double[] whole;
   private final double[] answer;
-  private final double[] residual;
   private final double[] direction;
-  private final double[] image;
   private final double[] before;
 
   /**
@@ -35,8 +33,6 @@ final class PressureSolver {
     final double[] inverse;
     final double[] x;
     final double[] b;
-    final double[] r;
-    final double[] step;
     final double[] image;
 
     Level(int columns, int rows) {
@@ -50,8 +46,6 @@ final class PressureSolver {
       inverse = new double[n];
       x = new double[n];
       b = new double[n];
-      r = new double[n];
-      step = new double[n];
       image = new double[n];
     }
 
@@ -82,6 +76,16 @@ final class PressureSolver {
       }
     }
 
+    /** The first half of a red-black Gauss–Seidel sweep where the guess is zero. */
+    void begin() {
+      for (int j = 0; j < rows; j++) {
+        int from = at(0, j);
+        for (int c = from; c < from + columns; c++) {
+          x[c] = ((c - from + j) & 1) == 0 ? inverse[c] * b[c] : 0;
+        }
+      }
+    }
+
     /** One half of a red-black Gauss–Seidel sweep. */
     void relax(int colour) {
       for (int j = 0; j < rows; j++) {
@@ -94,6 +98,43 @@ final class PressureSolver {
                       + east[c] * x[c + 1]
                       + north[c - stride] * x[c - stride]
                       + north[c] * x[c + stride]);
+        }
+      }
+    }
+
+    /** Sums the residual of cells two by two; those relaxed last have none. */
+    void restrictTo(Level coarse) {
+      Arrays.fill(coarse.b, 0);
+      for (int j = 0; j < rows; j++) {
+        int from = at(0, j);
+        int to = coarse.at(0, j / 2);
+        for (int i = j & 1; i < columns; i += 2) {
+          int c = from + i;
+          coarse.b[to + i / 2] +=
+              b[c]
+                  - own[c] * x[c]
+                  + east[c - 1] * x[c - 1]
+                  + east[c] * x[c + 1]
+                  + north[c - stride] * x[c - stride]
+                  + north[c] * x[c + stride];
+        }
+      }
+    }
+
+    /**
+     * Adds a coarse correction, as long as makes the error least: a stepped one is about half of
+     * what it should be, but where conductances jump it can be the whole. As coarse conductances
+     * are sums of fine ones, the coarse grid knows that length.
+     */
+    void correct(Level coarse) {
+      coarse.apply(coarse.x, coarse.image);
+      double square = dot(coarse.x, coarse.image);
+      double length = square > 0 ? dot(coarse.x, coarse.b) / square : 0;
+      for (int j = 0; j < rows; j++) {
+        int from = at(0, j);
+        int of = coarse.at(0, j / 2);
+        for (int i = 0; i < columns; i++) {
+          x[from + i] += length * coarse.x[of + i / 2];
         }
       }
     }
@@ -140,9 +181,7 @@ final class PressureSolver {
     int n = levels[0].own.length;
     whole = new double[n];
     answer = new double[n];
-    residual = new double[n];
     direction = new double[n];
-    image = new double[n];
     before = new double[n];
   }
 
@@ -159,57 +198,19 @@ final class PressureSolver {
     }
   }
 
+  /** One V-cycle from zero. Cells that are not asked for end at zero by the last two halves. */
   private void cycle(int k) {
     Level l = levels[k];
-    Arrays.fill(l.x, 0);
-    int sweeps = 1;
-    for (int s = 0; s < sweeps; s++) {
-      l.relax(0);
-      l.relax(1);
-    }
+    l.begin();
+    l.relax(1);
     if (k + 1 < levels.length) {
       Level coarse = levels[k + 1];
-      l.apply(l.x, l.r);
-      Arrays.fill(coarse.b, 0);
-      for (int j = 0; j < l.rows; j++) {
-        for (int i = 0; i < l.columns; i++) {
-          int c = l.at(i, j);
-          coarse.b[coarse.at(i / 2, j / 2)] += l.b[c] - l.r[c];
-        }
-      }
+      l.restrictTo(coarse);
       cycle(k + 1);
-      correct(l, coarse);
+      l.correct(coarse);
     }
-    for (int s = 0; s < sweeps; s++) {
-      l.relax(1);
-      l.relax(0);
-    }
-  }
-
-  /**
-   * Adds the coarse correction, as long as makes the error least: a stepped correction is about
-   * half of what it should be, but where conductances jump it can be the whole.
-   */
-  private static void correct(Level l, Level coarse) {
-    double[] step = l.step;
-    for (int j = 0; j < l.rows; j++) {
-      for (int i = 0; i < l.columns; i++) {
-        int c = l.at(i, j);
-        // Cells that are not asked for stay at zero.
-        step[c] = l.inverse[c] != 0 ? coarse.x[coarse.at(i / 2, j / 2)] : 0;
-      }
-    }
-    l.apply(step, l.image);
-    double square = 0;
-    double along = 0;
-    for (int c = 0; c < step.length; c++) {
-      square += step[c] * l.image[c];
-      along += step[c] * (l.b[c] - l.r[c]);
-    }
-    double length = square > 0 ? along / square : 0;
-    for (int c = 0; c < step.length; c++) {
-      l.x[c] += length * step[c];
-    }
+    l.relax(1);
+    l.relax(0);
   }
 
   /**
@@ -246,16 +247,16 @@ final class PressureSolver {
 
   private int iterate(Level top, double enough) {
     int n = whole.length;
-    top.apply(answer, image);
+    double[] residual = top.b;
+    top.apply(answer, top.image);
     for (int c = 0; c < n; c++) {
-      residual[c] = whole[c] - image[c];
+      residual[c] = whole[c] - top.image[c];
     }
     double was = 0;
     for (int it = 0; it < MOST; it++) {
       if (dot(residual, residual) <= enough) {
         return it;
       }
-      System.arraycopy(residual, 0, top.b, 0, n);
       cycle(0);
       double now = dot(residual, top.x);
       // The cycle is not quite the same each time, so directions are made right by the last
@@ -265,8 +266,8 @@ final class PressureSolver {
       for (int c = 0; c < n; c++) {
         direction[c] = top.x[c] + beta * direction[c];
       }
-      top.apply(direction, image);
-      double square = dot(direction, image);
+      top.apply(direction, top.image);
+      double square = dot(direction, top.image);
       if (!(square > 0) || was == 0) {
         // Rounding is all that is left.
         return it;
@@ -275,7 +276,7 @@ final class PressureSolver {
       System.arraycopy(residual, 0, before, 0, n);
       for (int c = 0; c < n; c++) {
         answer[c] += step * direction[c];
-        residual[c] -= step * image[c];
+        residual[c] -= step * top.image[c];
       }
     }
     return MOST;

@@ -8,12 +8,14 @@ import dev.ambershim.core.physics.build.CoreLayout;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import dev.ambershim.core.physics.spread.PasteAmount;
+import dev.ambershim.core.physics.spread.PasteClass;
 import dev.ambershim.core.plan.Doses;
 import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Executor;
 
 /**
  * How the paste ends when it is pressed flat, and what other patterns would cost.
@@ -43,14 +45,16 @@ public record PasteAnswer(
   /**
    * Presses it flat; empty if the job uses no paste.
    *
+   * @param helpers press beside the caller
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
-  public static Optional<PasteAnswer> of(Job job, Notation notation, SolveWatch watch) {
+  public static Optional<PasteAnswer> of(
+      Job job, Notation notation, SolveWatch watch, Executor helpers) {
     if (!job.workCase().pasted()) {
       return Optional.empty();
     }
-    List<PasteQuestion.Compared> all = PasteQuestion.compare(job, watch);
-    PasteAmount amount = PasteQuestion.amount(job, watch);
+    List<PasteQuestion.Compared> all = PasteQuestion.compare(job, watch, helpers);
+    PasteAmount amount = PasteQuestion.amount(job, watch, helpers);
     return Optional.of(
         new PasteAnswer(
             job,
@@ -70,8 +74,7 @@ public record PasteAnswer(
         + " ends at "
         + notation.text(own.end().meanMicrometres(), Unit.MICROMETRE)
         + (dry < 0.005
-            ? " and covers the die; the pattern costs "
-                + notation.text(Math.max(0, kelvin), Unit.KELVIN)
+            ? " and covers the die; the pattern costs " + notation.text(kelvin, Unit.KELVIN)
             : " and leaves "
                 + notation.fixed(100 * dry, 0)
                 + " % of the die dry, which costs "
@@ -82,7 +85,6 @@ public record PasteAnswer(
   private static List<String> reasons(
       Job job, List<PasteQuestion.Compared> all, PasteAmount amount, Notation notation) {
     List<String> reasons = new ArrayList<>();
-    double density = job.paste().kind().gramsPerCubicCentimetre() / 1000;
     PasteQuestion.Compared own = all.get(0);
     // What is wrong comes first: only the first reasons stand open under the answer.
     if (own.end().airOverDieSquareMillimetres() > 1) {
@@ -96,18 +98,7 @@ public record PasteAnswer(
     if (own.end().cover() < 0.97) {
       reasons.add("Corners stay dry. Away from the die that hardly matters.");
     }
-    amount
-        .shadowCubicMillimetres()
-        .ifPresent(
-            v ->
-                reasons.add(
-                    "The die is covered from "
-                        + notation.text(v * density, Unit.GRAM)
-                        + " on, the whole face "
-                        + amount
-                            .faceCubicMillimetres()
-                            .map(f -> "from " + notation.text(f * density, Unit.GRAM) + ".")
-                            .orElse("by no amount of this pattern.")));
+    least(amount, job.paste().kind(), notation).ifPresent(reasons::add);
     double best = all.stream().mapToDouble(c -> c.cost().meanCelsius()).min().orElse(0);
     double worst = all.stream().mapToDouble(c -> c.cost().meanCelsius()).max().orElse(0);
     reasons.add(
@@ -115,6 +106,22 @@ public record PasteAnswer(
             + notation.text(worst - best, Unit.KELVIN)
             + " apart in the mean of the cores.");
     return reasons;
+  }
+
+  /** How much covers, in a sentence; empty when no amount covers the die. */
+  public static Optional<String> least(PasteAmount amount, PasteClass kind, Notation notation) {
+    double density = kind.gramsPerCubicCentimetre() / 1000;
+    return amount
+        .shadowCubicMillimetres()
+        .map(
+            v ->
+                "The die is covered from "
+                    + notation.text(v * density, Unit.GRAM)
+                    + " on, the whole face "
+                    + amount
+                        .faceCubicMillimetres()
+                        .map(f -> "from " + notation.text(f * density, Unit.GRAM) + ".")
+                        .orElse("by no amount of this pattern."));
   }
 
   @Override

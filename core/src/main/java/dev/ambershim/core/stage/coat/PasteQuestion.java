@@ -1,5 +1,6 @@
 package dev.ambershim.core.stage.coat;
 
+import dev.ambershim.core.base.SideBySide;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.Joint;
 import dev.ambershim.core.physics.assembly.Part;
@@ -27,6 +28,8 @@ import dev.ambershim.core.plan.Doses;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicInteger;
 
 /** A job's paste as a question to the spread, and what a spread costs on its chip. */
 public final class PasteQuestion {
@@ -161,9 +164,10 @@ public final class PasteQuestion {
     public Cost of(SpreadState state, SolveWatch watch) {
       JointCost.Cores all = joint.with(SpreadJoint.covered(state), 1, watch);
       JointCost.Cores as = joint.with(SpreadJoint.of(state, conductivity), 1, watch);
+      // Less paste cools no core; what lies below zero is the solutions' own error.
       return new Cost(
-          as.meanCelsius() - all.meanCelsius(),
-          as.hottestCelsius() - all.hottestCelsius(),
+          Math.max(0, as.meanCelsius() - all.meanCelsius()),
+          Math.max(0, as.hottestCelsius() - all.hottestCelsius()),
           as.meanCelsius());
     }
   }
@@ -180,11 +184,12 @@ public final class PasteQuestion {
   /**
    * The job's amount in every pattern, its own first.
    *
+   * @param helpers press patterns beside the caller
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
-  public static List<Compared> compare(Job job, SolveWatch watch) {
+  public static List<Compared> compare(Job job, SolveWatch watch, Executor helpers) {
     return compare(
-        job, Doses.pastePattern(job.workCase()), Doses.pasteGrams(job.workCase()), watch);
+        job, Doses.pastePattern(job.workCase()), Doses.pasteGrams(job.workCase()), watch, helpers);
   }
 
   /**
@@ -192,21 +197,31 @@ public final class PasteQuestion {
    *
    * @param own the pattern that stands first
    * @param grams how much
+   * @param helpers press patterns beside the caller
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
-  public static List<Compared> compare(Job job, PastePattern own, double grams, SolveWatch watch) {
-    Costs costs = new Costs(job);
+  public static List<Compared> compare(
+      Job job, PastePattern own, double grams, SolveWatch watch, Executor helpers) {
     List<PastePattern> patterns = new ArrayList<>(List.of(own));
     for (PastePattern p : PastePattern.values()) {
       if (p != own && p != PastePattern.OWN) {
         patterns.add(p);
       }
     }
+    AtomicInteger pressed = new AtomicInteger();
+    List<SpreadState> ends =
+        SideBySide.each(
+            patterns,
+            p -> {
+              SpreadState end = PasteAmount.rest(of(job, p, grams, COMPARED_CELLS), watch);
+              watch.progress().accept((double) pressed.incrementAndGet() / (patterns.size() + 1));
+              return end;
+            },
+            helpers);
+    Costs costs = new Costs(job);
     List<Compared> all = new ArrayList<>();
-    for (PastePattern p : patterns) {
-      watch.progress().accept((double) all.size() / (patterns.size() + 1));
-      SpreadState end = PasteAmount.rest(of(job, p, grams, COMPARED_CELLS), watch);
-      all.add(new Compared(p, end, costs.of(end, watch)));
+    for (int i = 0; i < ends.size(); i++) {
+      all.add(new Compared(patterns.get(i), ends.get(i), costs.of(ends.get(i), watch)));
     }
     return all;
   }
@@ -214,14 +229,16 @@ public final class PasteQuestion {
   /**
    * The least amount of the job's pattern that covers.
    *
+   * @param helpers press amounts beside the caller
    * @throws java.util.concurrent.CancellationException if the watch says so
    */
-  public static PasteAmount amount(Job job, SolveWatch watch) {
-    return PasteAmount.of(of(job, PasteAmount.CELLS), watch);
+  public static PasteAmount amount(Job job, SolveWatch watch, Executor helpers) {
+    return PasteAmount.of(of(job, PasteAmount.CELLS), watch, helpers);
   }
 
   /** The least amount of a pattern that covers. */
-  public static PasteAmount amount(Job job, PastePattern pattern, double grams, SolveWatch watch) {
-    return PasteAmount.of(of(job, pattern, grams, PasteAmount.CELLS), watch);
+  public static PasteAmount amount(
+      Job job, PastePattern pattern, double grams, SolveWatch watch, Executor helpers) {
+    return PasteAmount.of(of(job, pattern, grams, PasteAmount.CELLS), watch, helpers);
   }
 }

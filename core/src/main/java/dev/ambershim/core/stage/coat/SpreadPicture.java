@@ -163,7 +163,7 @@ public final class SpreadPicture {
     for (int i = 0; i < all.size(); i++) {
       PasteQuestion.Compared c = all.get(i);
       double y = 22 + 26.0 * i;
-      double x = left + (width - left - right) * Math.max(0, c.cost().meanKelvin()) / most;
+      double x = left + (width - left - right) * c.cost().meanKelvin() / most;
       pen.words(left - 8, y + 15, c.pattern().words(), Tone.INK, 12.5, Anchor.END);
       pen.box(left, y + 4, Math.max(1.5, x - left), 14, i == 0 ? Tone.AMBER : Tone.PASTE, "");
       String text =

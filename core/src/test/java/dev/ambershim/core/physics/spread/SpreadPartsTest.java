@@ -255,7 +255,7 @@ class SpreadPartsTest {
     SpreadCase setup = SpreadCase.flat(grid(30), PasteClass.STIFF.at(20), 80, PastePattern.DOT, 9);
     assertThatThrownBy(() -> PasteAmount.rest(setup, stopped))
         .isInstanceOf(CancellationException.class);
-    assertThatThrownBy(() -> PasteAmount.of(setup, stopped))
+    assertThatThrownBy(() -> PasteAmount.of(setup, stopped, Runnable::run))
         .isInstanceOf(CancellationException.class);
   }
 

@@ -8,6 +8,7 @@ import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.conduction.SolveWatch;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.ForkJoinPool;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
@@ -235,7 +236,8 @@ class SqueezeTest {
     FaceGrid grid =
         FaceGrid.of(List.of(new Patch(0, 0, 30, 30)), List.of(new Patch(0, 0, 9, 19)), 40);
     SpreadCase setup = SpreadCase.flat(grid, PasteClass.MIDDLING.at(23), 160, PastePattern.DOT, 1);
-    PasteAmount amount = PasteAmount.of(setup, SolveWatch.NONE);
+    PasteAmount amount = PasteAmount.of(setup, SolveWatch.NONE, Runnable::run);
+    assertThat(PasteAmount.of(setup, SolveWatch.NONE, ForkJoinPool.commonPool())).isEqualTo(amount);
     double face = amount.faceCubicMillimetres().orElseThrow();
     double shadow = amount.shadowCubicMillimetres().orElseThrow();
     assertThat(shadow).isLessThan(0.7 * face);

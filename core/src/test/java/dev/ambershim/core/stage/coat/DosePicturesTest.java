@@ -163,7 +163,7 @@ class DosePicturesTest {
 
   @Test
   void patternsAreComparedOnOneAxis() {
-    List<PasteQuestion.Compared> all = PasteQuestion.compare(ONE, SolveWatch.NONE);
+    List<PasteQuestion.Compared> all = PasteQuestion.compare(ONE, SolveWatch.NONE, Runnable::run);
     Picture picture =
         SpreadPicture.compared(all, Notation.METRIC, 420, SpreadPicture.height(all.size()));
     assertThat(words(picture)).contains("dot", "two lines", "thin spread");
@@ -236,7 +236,7 @@ class DosePicturesTest {
 
   @Test
   void theLeastAmountIsFoundForTheJob() {
-    PasteAmount amount = PasteQuestion.amount(ONE, SolveWatch.NONE);
+    PasteAmount amount = PasteQuestion.amount(ONE, SolveWatch.NONE, Runnable::run);
     assertThat(amount.shadowCubicMillimetres().orElseThrow())
         .isLessThan(amount.faceCubicMillimetres().orElseThrow());
   }

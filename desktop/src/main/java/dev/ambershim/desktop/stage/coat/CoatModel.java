@@ -14,6 +14,7 @@ import dev.ambershim.core.stage.coat.PasteQuestion;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.StageWork;
 import java.util.Optional;
+import java.util.concurrent.ForkJoinPool;
 import javafx.beans.property.ReadOnlyObjectProperty;
 
 /** What Coat and dose shows, worked out behind the window; a newer edit stops an older one. */
@@ -96,7 +97,7 @@ public final class CoatModel {
   private Optional<PasteAnswer> again(Job job, Notation notation, SolveWatch watch) {
     Asked now = Asked.of(job, notation);
     if (!now.equals(asked)) {
-      last = PasteAnswer.of(job, notation, watch);
+      last = PasteAnswer.of(job, notation, watch, ForkJoinPool.commonPool());
       asked = now;
     }
     return last;
