@@ -19,6 +19,7 @@ import com.tngtech.archunit.lang.SimpleConditionEvent;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Working;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Scroll;
 import java.time.Instant;
 import java.util.List;
@@ -28,6 +29,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ForkJoinPool;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 
 /** The arrows of the house: desktop and cli to logbook and sensors to core, one way. */
 @AnalyzeClasses(packages = "dev.ambershim", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -256,13 +258,18 @@ class ArchitectureTest {
           .resideInAnyPackage("javafx.scene..", "javafx.stage..");
 
   /** Scroll paints no more than what changed. */
-  @ArchTest
-  static final ArchRule WHAT_SCROLLS_IS_A_SCROLL =
-      noClasses()
-          .that()
-          .areNotAssignableTo(Scroll.class)
-          .should()
-          .callConstructorWhere(target(owner(belongToAnyOf(ScrollPane.class))));
+  @ArchTest static final ArchRule WHAT_SCROLLS_IS_A_SCROLL = madeAs(Scroll.class, ScrollPane.class);
+
+  /** A box rests until somebody types in it. */
+  @ArchTest static final ArchRule WHAT_IS_TYPED_IN_IS_A_BOX = madeAs(Box.class, TextField.class);
+
+  private static ArchRule madeAs(Class<?> own, Class<?> toolkits) {
+    return noClasses()
+        .that()
+        .areNotAssignableTo(own)
+        .should()
+        .callConstructorWhere(target(owner(belongToAnyOf(toolkits))));
+  }
 
   @ArchTest
   static final ArchRule NAMES_SAY_WHAT_A_THING_IS =

@@ -107,7 +107,7 @@ class PlainWordsTest {
     all.add(MeasureAnswer.of(job, Notation.METRIC, SolveWatch.NONE, Runnable::run));
     all.add(LapAnswer.of(job, Notation.METRIC, SolveWatch.NONE));
     all.add(CoatAnswer.of(job, Notation.METRIC));
-    PasteAnswer.of(job, Notation.METRIC, SolveWatch.NONE).ifPresent(all::add);
+    PasteAnswer.of(job, Notation.METRIC, SolveWatch.NONE, Runnable::run).ifPresent(all::add);
     all.add(CloseAnswer.of(job, Notation.METRIC, SolveWatch.NONE));
     all.add(
         ProveAnswer.of(

@@ -5,6 +5,7 @@ import dev.ambershim.desktop.demo.DemoWorkshop;
 import dev.ambershim.desktop.frame.Window;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Opened;
+import dev.ambershim.desktop.quickstart.WhatCanWait;
 import dev.ambershim.desktop.widget.FilePicker;
 import dev.ambershim.desktop.widget.Frames;
 import dev.ambershim.logbook.store.Access;
@@ -138,7 +139,7 @@ public final class EditBench {
   private static Result measure(Path folder) {
     CountDownLatch up = new CountDownLatch(1);
     Platform.startup(up::countDown);
-    await(up);
+    await(up::await);
     Logbook logbook = Logbook.open(folder, Access.WRITE, Clock.systemUTC());
     DemoWorkshop.fill(logbook);
     Opened opened = Opened.of(logbook);
@@ -153,6 +154,7 @@ public final class EditBench {
               return made;
             });
     rest(model);
+    await(WhatCanWait.begin(opened)::join);
     List<Double> first = new ArrayList<>();
     List<Double> whole = new ArrayList<>();
     List<String> byStage = new ArrayList<>();
@@ -340,9 +342,14 @@ public final class EditBench {
     return result.join();
   }
 
-  private static void await(CountDownLatch latch) {
+  /** Something that ends. */
+  private interface Ending {
+    void await() throws InterruptedException;
+  }
+
+  private static void await(Ending ending) {
     try {
-      latch.await();
+      ending.await();
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new IllegalStateException(e);

@@ -158,7 +158,7 @@ class DemoStagesTest extends DesktopTest {
                     assessment,
                     Optional.of(Forecast.of(assessment, Solved.SHARED, SolveWatch.NONE))),
                 KeepAnswer.of(job, Notation.METRIC)),
-            PasteAnswer.of(job, Notation.METRIC, SolveWatch.NONE).stream())
+            PasteAnswer.of(job, Notation.METRIC, SolveWatch.NONE, Runnable::run).stream())
         .flatMap(all -> all)
         .map(StageAnswer.class::cast)
         .toList();

@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.frame;
 
 import dev.ambershim.desktop.model.Handbook;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.HandbookText;
 import dev.ambershim.desktop.widget.Labels;
@@ -23,7 +24,7 @@ final class HelpSheet {
 
   private final Handbook book = Handbook.read();
   private final ListView<Handbook.Hit> list = new ListView<>();
-  private final TextField search = new TextField();
+  private final TextField search = new Box();
   private final Scroll page = new Scroll();
 
   private HelpSheet() {}

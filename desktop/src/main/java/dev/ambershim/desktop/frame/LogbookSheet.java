@@ -5,6 +5,7 @@ import dev.ambershim.core.stage.keep.OwnAgeing;
 import dev.ambershim.desktop.model.AllChips;
 import dev.ambershim.desktop.model.Archived;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
@@ -53,7 +54,7 @@ final class LogbookSheet {
   static Node content(
       JobModel model, Runnable close, Runnable begin, Runnable practise, Runnable series) {
     FilteredList<JobHead> found = new FilteredList<>(model.jobs());
-    TextField search = new TextField();
+    TextField search = new Box();
     search.setId("search-jobs");
     search.setPromptText("Search jobs");
     search.setAccessibleText("search jobs");

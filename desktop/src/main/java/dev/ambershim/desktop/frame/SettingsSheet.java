@@ -4,6 +4,7 @@ import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Looks;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -29,7 +30,7 @@ final class SettingsSheet {
     CheckBox fahrenheit = box("fahrenheit", "Temperatures in °F", now.fahrenheit());
     CheckBox comma = box("decimal-comma", "Decimal comma", now.decimalComma());
     CheckBox twelve = box("twelve-hours", "Times as 6:05 pm", now.twelveHours());
-    TextField money = new TextField(now.currency());
+    TextField money = new Box(now.currency());
     money.setId("set-currency");
     money.setPrefColumnCount(4);
     Label sign = Labels.line("Sign of your money");

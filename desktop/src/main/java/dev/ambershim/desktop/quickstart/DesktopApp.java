@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.quickstart;
 
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.job.Figures;
 import dev.ambershim.desktop.frame.FrameView;
 import dev.ambershim.desktop.frame.Window;
 import dev.ambershim.desktop.model.Failures;
@@ -10,7 +11,6 @@ import dev.ambershim.desktop.widget.Camera;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FilePicker;
 import dev.ambershim.desktop.widget.Frames;
-import dev.ambershim.desktop.widget.HandbookText;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.logbook.store.Copies;
@@ -88,20 +88,7 @@ public final class DesktopApp extends Application {
     }
     model.keeping().onRestored(again -> showAnew(stage, again));
     model.begin(opened);
-    Frames.later(
-        WHOLE_WINDOW,
-        () -> {
-          Path folder = opened.logbook().folder();
-          Thread later =
-              new Thread(
-                  () -> {
-                    Failures.logTo(folder);
-                    HandbookText.prepare();
-                  },
-                  "what can wait");
-          later.setDaemon(true);
-          later.start();
-        });
+    Frames.later(WHOLE_WINDOW, () -> WhatCanWait.begin(opened));
     Frames.later(StartReport.WHOLE_FRAME, StartReport::windowUp);
     Frames.later(WHOLE_WINDOW, () -> Window.icons(stage));
     if (!how.files().isEmpty()) {
@@ -119,11 +106,16 @@ public final class DesktopApp extends Application {
     }
   }
 
-  /** Looks at one stage after the other, then ends; no answer is waited for. */
+  /** Looks at one stage after the other, types a figure there, then ends; no answer is awaited. */
   private void visit(Iterator<dev.ambershim.core.stage.Stage> stages) {
     if (stages.hasNext()) {
       model.stageProperty().set(stages.next());
-      Frames.later(LOOK_FRAMES, () -> visit(stages));
+      Frames.later(
+          LOOK_FRAMES,
+          () -> {
+            model.edit(Figures.HEAT.label(), job -> job.withHeatWatts(job.heatWatts() + 1));
+            Frames.later(LOOK_FRAMES, () -> visit(stages));
+          });
     } else {
       Platform.exit();
     }

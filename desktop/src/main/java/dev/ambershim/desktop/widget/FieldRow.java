@@ -21,7 +21,7 @@ import javafx.scene.layout.HBox;
 public final class FieldRow extends Column {
   private final JobModel model;
   private Figure field;
-  private final TextField box = new TextField();
+  private final TextField box = new Box();
   private final Label hint;
 
   /** What the box showed when it was last filled. */
@@ -80,9 +80,7 @@ public final class FieldRow extends Column {
     Job job = model.jobProperty().get();
     Notation notation = model.notationProperty().get();
     shown = field.shown(job, notation);
-    if (!box.getText().equals(shown)) {
-      box.setText(shown);
-    }
+    Filled.with(box, shown);
     box.setPromptText(field.prompt(job, notation));
     explain();
   }

@@ -10,7 +10,6 @@ import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Screen;
@@ -20,7 +19,7 @@ import javafx.util.Duration;
  * A box for one figure that may be left empty. Enter or leaving it keeps the figure, Escape brings
  * the kept one back; what is wrong with it is said on the shelf, and the box stays marked.
  */
-public final class FigureBox extends TextField {
+public final class FigureBox extends Box {
   private static final double TIP_WIDTH = 420;
 
   private final JobModel model;
@@ -134,7 +133,7 @@ public final class FigureBox extends TextField {
     Job job = model.jobProperty().get();
     Notation notation = model.notationProperty().get();
     shown = job == null ? "" : figure.shown(job, notation);
-    setText(shown);
+    Filled.with(this, shown);
     setPromptText(job == null ? "" : figure.prompt(job, notation));
     unit.setText(notation.symbol(figure.unit()));
     getStyleClass().remove("wrong");

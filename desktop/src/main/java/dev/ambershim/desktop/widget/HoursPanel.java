@@ -108,7 +108,7 @@ public final class HoursPanel extends Column {
   }
 
   private static TextField field(String id, double width) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPrefWidth(width);
     return field;
@@ -209,7 +209,7 @@ public final class HoursPanel extends Column {
     field.setDisable(model.readOnly());
     // What is being typed is not taken from under the person's hands.
     if (!field.isFocused()) {
-      field.setText(text);
+      Filled.with(field, text);
     }
   }
 }

@@ -13,16 +13,24 @@ import javafx.util.StringConverter;
 /** Labels with a style, and the space between them. */
 public final class Labels {
   private static final char NO_BREAK = '\u00a0';
-  private static final Pattern BEFORE_UNIT = Pattern.compile("(?<=\\d) (?=[\\p{L}°%])");
+
+  /** A figure and its unit; a weekday and the day of the month. */
+  private static final Pattern TOGETHER =
+      Pattern.compile("(?<=\\d) (?=[\\p{L}°%])|(?<=\\b\\p{Lu}\\p{Ll}{2}) (?=\\d{1,2} \\p{Lu})");
 
   private Labels() {}
 
-  /** A sentence in large letters, whose figures stay on one line with their units. */
+  /** A sentence in large letters, whose figures and days stay on one line. */
   static String unbroken(String sentence) {
-    return BEFORE_UNIT.matcher(sentence).replaceAll(String.valueOf(NO_BREAK));
+    return TOGETHER.matcher(sentence).replaceAll(String.valueOf(NO_BREAK));
   }
 
-  /** A sentence as it was before {@link #unbroken}. */
+  /** Words that stay on one line. */
+  public static String together(String words) {
+    return words.replace(' ', NO_BREAK);
+  }
+
+  /** A sentence as it was before it was kept together. */
   public static String plain(String shown) {
     return shown.replace(NO_BREAK, ' ');
   }

@@ -27,7 +27,7 @@ public final class ReadingBox extends HBox {
   private final String label;
   private final Function<Job, Reading> read;
   private final BiFunction<Job, Reading, Job> write;
-  private final TextField box = new TextField();
+  private final TextField box = new Box();
   private Reading shown;
   private Notation shownIn;
 
@@ -94,7 +94,7 @@ public final class ReadingBox extends HBox {
   }
 
   private void bring() {
-    box.setText(text(shown, shownIn));
+    Filled.with(box, text(shown, shownIn));
     box.getStyleClass().remove("wrong");
   }
 

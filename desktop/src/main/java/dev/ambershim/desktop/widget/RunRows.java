@@ -170,7 +170,7 @@ public final class RunRows extends Column {
 
   private HBox room(RunResult run) {
     Notation n = model.notationProperty().get();
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId("room-" + run.index());
     field.setDisable(model.readOnly());
     run.entry().typedRoom().ifPresent(c -> field.setText(n.editable(c, Unit.CELSIUS)));

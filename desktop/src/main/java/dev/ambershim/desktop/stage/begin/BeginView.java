@@ -11,6 +11,7 @@ import dev.ambershim.core.stage.weigh.OptionsPicture;
 import dev.ambershim.core.stage.weigh.Weighing;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Inquiry;
@@ -42,7 +43,7 @@ public final class BeginView implements Inquiry {
   private final BeginModel model;
   private final AnswerPane answer =
       new AnswerPane("What would opening your processor bring?", "begin-answer");
-  private final TextField title = new TextField();
+  private final TextField title = new Box();
   private final ComboBox<String> kind = new ComboBox<>();
   private final ComboBox<String> cooler = new ComboBox<>();
   private final ComboBox<String> wish = new ComboBox<>();

@@ -13,6 +13,7 @@ import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.model.WhenSeen;
 import dev.ambershim.desktop.model.WorkModel;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
@@ -45,7 +46,7 @@ public final class CleanView implements StageView {
   private final ComboBox<String> face = new ComboBox<>();
   private final ComboBox<String> kind = new ComboBox<>();
   private final CheckBox deep = new CheckBox("deep, large or many");
-  private final TextField place = new TextField();
+  private final TextField place = new Box();
   private final StepList steps;
   private final VBox node;
 

@@ -14,6 +14,7 @@ import dev.ambershim.core.stage.prove.Headroom;
 import dev.ambershim.core.stage.prove.NextRung;
 import dev.ambershim.core.stage.prove.RungPicture;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.FieldRow;
@@ -201,7 +202,7 @@ public final class LadderPanel extends Column {
 
   /** Under which load the clock is tried; both sides must stand under the same. */
   private HBox load() {
-    TextField field = new TextField(shown.ladder().load());
+    TextField field = new Box(shown.ladder().load());
     field.setId("ladder-load");
     field.setAccessibleText("load of the clock ladder");
     field.setPromptText("such as: all cores, half an hour");

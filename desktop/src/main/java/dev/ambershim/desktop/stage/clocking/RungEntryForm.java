@@ -8,6 +8,7 @@ import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.clocking.Outcome;
 import dev.ambershim.core.runs.clocking.Rung;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -105,7 +106,7 @@ final class RungEntryForm extends Column {
   }
 
   private static TextField box(String id, String prompt) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPromptText(prompt);
     field.setPrefWidth(70);

@@ -8,6 +8,7 @@ import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.build.Situation;
 import dev.ambershim.core.runs.protocol.Protocol;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
@@ -117,7 +118,7 @@ public final class ConductSheet {
   }
 
   private static TextField field(String id) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPrefWidth(90);
     return field;

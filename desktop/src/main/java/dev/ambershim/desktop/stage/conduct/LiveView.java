@@ -14,6 +14,7 @@ import dev.ambershim.core.stage.baseline.BaselineAnswer;
 import dev.ambershim.core.stage.baseline.LivePicture;
 import dev.ambershim.core.stage.prove.ProveAnswer;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.PictureView;
@@ -220,7 +221,7 @@ final class LiveView extends Column {
 
   /** The room once more, for a run whose room no sensor tells. */
   private void askRoom() {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId("live-room");
     field.setPrefWidth(90);
     Label said = Labels.line("Read the room at the cooler's intake once more.", "hint");

@@ -12,6 +12,7 @@ import dev.ambershim.core.stage.diagnosis.NextTest;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Theme;
 import dev.ambershim.desktop.widget.AnswerPane;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Inquiry;
@@ -99,7 +100,7 @@ public final class DiagnosisView implements Inquiry {
   }
 
   private static TextField field(String id, double width) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPrefWidth(width);
     return field;

@@ -7,6 +7,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.KeptCheck;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -80,7 +81,7 @@ final class CheckPanel extends Column {
   }
 
   private static TextField box(String id, int letters) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPrefColumnCount(letters);
     return field;

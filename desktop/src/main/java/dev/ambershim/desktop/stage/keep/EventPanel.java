@@ -6,6 +6,7 @@ import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.job.CareEvent;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -25,9 +26,9 @@ final class EventPanel extends Column {
   private final JobModel shell;
   private final KeepModel model;
   private final VBox rows = new Column(4);
-  private final TextField day = new TextField();
+  private final TextField day = new Box();
   private final ComboBox<String> kind = new ComboBox<>();
-  private final TextField note = new TextField();
+  private final TextField note = new Box();
   private final Label wrong = Labels.line("", "hint", "wrong");
 
   EventPanel(JobModel shell, KeepModel model) {

@@ -7,6 +7,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Found;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
@@ -29,9 +30,9 @@ final class FoundPanel extends Column {
   private final JobModel shell;
   private final KeepModel model;
   private final VBox rows = new Column(4);
-  private final TextField day = new TextField();
+  private final TextField day = new Box();
   private final Map<Found.Look, CheckBox> looks = new EnumMap<>(Found.Look.class);
-  private final TextField note = new TextField();
+  private final TextField note = new Box();
   private final TextField hours = use("found-hours");
   private final TextField warmUps = use("found-warm-ups");
   private final FoundPhotos photos;
@@ -81,7 +82,7 @@ final class FoundPanel extends Column {
   }
 
   private static TextField use(String id) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPrefColumnCount(5);
     return field;

@@ -7,6 +7,7 @@ import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.PhotoPair;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
@@ -78,7 +79,7 @@ final class FoundPhotos extends FlowPane {
   }
 
   private static TextField width(String id, String prompt) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPromptText(prompt);
     field.setAccessibleText(prompt);

@@ -8,6 +8,7 @@ import dev.ambershim.core.physics.surface.Grit;
 import dev.ambershim.core.physics.surface.LapPass;
 import dev.ambershim.core.physics.surface.LapTerms;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -61,7 +62,7 @@ final class PassPanel extends Column {
   }
 
   private static TextField field(String id, String prompt, int letters) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPromptText(prompt);
     field.setAccessibleText(prompt);

@@ -3,6 +3,7 @@ package dev.ambershim.desktop.stage.measure;
 import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -18,7 +19,7 @@ import javafx.scene.layout.VBox;
 final class GaugePanel extends Column {
   private final JobModel model;
   private final GaugeSession session;
-  private final TextField typed = new TextField();
+  private final TextField typed = new Box();
   private Unit unit = Unit.MILLIMETRE;
 
   GaugePanel(JobModel model, GaugeSession session) {
@@ -57,7 +58,7 @@ final class GaugePanel extends Column {
           session.readTops();
           typed.requestFocus();
         });
-    TextField address = new TextField();
+    TextField address = new Box();
     address.setId("gauge-address");
     address.setAccessibleText("where the height gauge is");
     address.setPromptText("localhost:port or path; or none");

@@ -10,6 +10,7 @@ import dev.ambershim.core.physics.fit.Top;
 import dev.ambershim.core.physics.fit.TopKind;
 import dev.ambershim.core.stage.measure.FitAnswer;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.FigureBox;
 import dev.ambershim.desktop.widget.Frames;
@@ -38,7 +39,7 @@ final class TopRows extends Column {
   private final JobModel model;
   private final VBox rows = new Column(7);
   private final List<Row> built = new ArrayList<>();
-  private final TextField name = new TextField();
+  private final TextField name = new Box();
   private final Button usual = new Button("Begin with what usually stands there");
   private List<String> shape = List.of();
   private FitAnswer fit;

@@ -12,6 +12,7 @@ import dev.ambershim.core.plan.Use;
 import dev.ambershim.desktop.model.JobModel;
 import dev.ambershim.desktop.model.Outlook;
 import dev.ambershim.desktop.model.WorkModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Picks;
@@ -89,7 +90,7 @@ final class KitPanel extends Column {
   }
 
   private static TextField field(String id, double width, String prompt) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPrefWidth(width);
     field.setPromptText(prompt);

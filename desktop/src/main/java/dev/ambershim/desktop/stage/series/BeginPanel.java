@@ -9,6 +9,7 @@ import dev.ambershim.core.stage.series.SeriesKnown;
 import dev.ambershim.core.stage.series.SeriesPlan;
 import dev.ambershim.core.stage.series.SeriesTerms;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import java.util.Arrays;
@@ -102,7 +103,7 @@ final class BeginPanel extends Column {
   }
 
   private static TextField box(String id, int letters, String prompt) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPrefColumnCount(letters);
     field.setPromptText(prompt);

@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.plan.Photo;
 import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
@@ -24,7 +25,7 @@ final class LiftPanel extends Column {
   private final JobModel shell;
   private final SeriesModel model;
   private final Label of = Labels.line("");
-  private final TextField covered = new TextField();
+  private final TextField covered = new Box();
   private final Thumbnails print;
 
   /**

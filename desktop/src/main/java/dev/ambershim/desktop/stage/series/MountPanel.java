@@ -5,6 +5,7 @@ import dev.ambershim.core.base.Problem;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.stage.series.Series;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Desk;
 import dev.ambershim.desktop.widget.Labels;
@@ -59,7 +60,7 @@ final class MountPanel extends Column {
   }
 
   private static TextField box(String id, int letters) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPrefColumnCount(letters);
     return field;

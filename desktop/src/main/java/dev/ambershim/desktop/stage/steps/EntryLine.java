@@ -1,6 +1,7 @@
 package dev.ambershim.desktop.stage.steps;
 
 import dev.ambershim.core.plan.Mishap.Harm;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Labels;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -21,7 +22,7 @@ final class EntryLine extends HBox {
   private static final List<Harm> HARMS = List.of(Harm.values());
 
   private final Label prompt = Labels.line("");
-  private final TextField field = new TextField();
+  private final TextField field = new Box();
   private final Runnable onClose;
   private final Deque<Question> questions = new ArrayDeque<>();
   private final List<String> answers = new ArrayList<>();

@@ -25,7 +25,10 @@ import dev.ambershim.desktop.widget.Strip;
 import dev.ambershim.desktop.widget.Thumbnails;
 import dev.ambershim.desktop.widget.TimerChips;
 import java.io.File;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -301,7 +304,7 @@ public final class StepsView implements StepsScreen {
   }
 
   private String keyLine(Shown now) {
-    StringBuilder line = new StringBuilder();
+    List<String> keys = new ArrayList<>();
     for (Action action : Action.values()) {
       boolean useful =
           switch (action) {
@@ -310,13 +313,11 @@ public final class StepsView implements StepsScreen {
             default -> true;
           };
       if (useful) {
-        line.append(line.isEmpty() ? "" : "   ")
-            .append(hands.keys().name(action))
-            .append("  ")
-            .append(action.words());
+        keys.add(hands.keys().name(action) + "  " + action.words());
       }
     }
-    return line.append("   F2  leave   Ctrl+K  pick keys").toString();
+    keys.addAll(List.of("F2  leave", "Ctrl+K  pick keys"));
+    return keys.stream().map(Labels::together).collect(Collectors.joining("   "));
   }
 
   /** What the chip should look like once the step is done. */

@@ -2,7 +2,9 @@ package dev.ambershim.desktop.stage.weigh;
 
 import dev.ambershim.core.job.Job;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
+import dev.ambershim.desktop.widget.Filled;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
 import java.util.List;
@@ -16,9 +18,9 @@ import javafx.scene.layout.Priority;
 /** The words about a job: its title, what chip and cooler are called, and notes. */
 final class JobWords extends Column {
   private final JobModel model;
-  private final TextField title = new TextField();
-  private final TextField chip = new TextField();
-  private final TextField cooler = new TextField();
+  private final TextField title = new Box();
+  private final TextField chip = new Box();
+  private final TextField cooler = new Box();
   private final TextArea notes = new TextArea();
 
   JobWords(JobModel model) {
@@ -93,13 +95,13 @@ final class JobWords extends Column {
     fill(chip, job.chip().name());
     fill(cooler, job.cooler().name());
     if (!notes.isFocused()) {
-      notes.setText(job.notes());
+      Filled.with(notes, job.notes());
     }
   }
 
   private static void fill(TextField field, String text) {
     if (!field.isFocused()) {
-      field.setText(text);
+      Filled.with(field, text);
     }
   }
 }

@@ -6,6 +6,7 @@ import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.job.Reading;
 import dev.ambershim.desktop.model.JobModel;
+import dev.ambershim.desktop.widget.Box;
 import dev.ambershim.desktop.widget.Column;
 import dev.ambershim.desktop.widget.Labels;
 import dev.ambershim.desktop.widget.Strip;
@@ -61,7 +62,7 @@ final class ReadingRows extends Column {
   }
 
   private static TextField box(String id, String prompt) {
-    TextField field = new TextField();
+    TextField field = new Box();
     field.setId(id);
     field.setPromptText(prompt);
     field.setAccessibleText(prompt.equals("W") ? "heat" : prompt);
