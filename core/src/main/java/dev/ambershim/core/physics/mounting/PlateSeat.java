@@ -1,8 +1,15 @@
 package dev.ambershim.core.physics.mounting;
 
 import dev.ambershim.core.physics.conduction.Patch;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.stream.IntStream;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
 
 /**
  * How a rigid plate lies on a chip while its screws press unevenly. The plate stands on the tops of
@@ -67,20 +74,82 @@ public record PlateSeat(
       List<Screw> screws,
       double[] ways,
       double rate) {
-    Bed bed = new Bed(tops, widthMillimetres, depthMillimetres, screws, ways, rate);
-    double[] at = bed.rest();
-    return bed.seat(at);
+    return new Bed(tops, widthMillimetres, depthMillimetres, screws, ways, rate).seat();
   }
 
-  /** The energy of plate and chip: height and two slopes of each. */
+  /**
+   * How something lies.
+   *
+   * @param height at the middle, mm
+   * @param xSlope mm per mm
+   * @param ySlope the same in y
+   */
+  private record Lie(double height, double xSlope, double ySlope) {
+    double at(double x, double y) {
+      return height + xSlope * x + ySlope * y;
+    }
+
+    Lie less(Lie other) {
+      return new Lie(height - other.height, xSlope - other.xSlope, ySlope - other.ySlope);
+    }
+  }
+
+  /** What springs that only push do together: energy, force and stiffness with their moments. */
+  private static final class Push {
+    private double energy;
+    private double force;
+    private double forceX;
+    private double forceY;
+    private double stiffness;
+    private double stiffnessX;
+    private double stiffnessY;
+    private double stiffnessXx;
+    private double stiffnessXy;
+    private double stiffnessYy;
+
+    void add(double x, double y, double rate, double way) {
+      if (way <= 0) {
+        return;
+      }
+      energy += rate * way * way / 2;
+      force += rate * way;
+      forceX += rate * way * x;
+      forceY += rate * way * y;
+      stiffness += rate;
+      stiffnessX += rate * x;
+      stiffnessY += rate * y;
+      stiffnessXx += rate * x * x;
+      stiffnessXy += rate * x * y;
+      stiffnessYy += rate * y * y;
+    }
+
+    /** Slope of the energy by height and both slopes. */
+    RealVector forces() {
+      return new ArrayRealVector(new double[] {force, forceX, forceY}, false);
+    }
+
+    /** Its curvature by the same. */
+    RealMatrix stiffnesses() {
+      return new Array2DRowRealMatrix(
+          new double[][] {
+            {stiffness, stiffnessX, stiffnessY},
+            {stiffnessX, stiffnessXx, stiffnessXy},
+            {stiffnessY, stiffnessXy, stiffnessYy}
+          },
+          false);
+    }
+  }
+
+  /** Plate and chip, and the springs between them. */
   private static final class Bed {
-    private final double[][] cells;
-    private final double width;
-    private final double depth;
+    private final double[] x;
+    private final double[] y;
+    private final double[] area;
+    private final double whole;
+    private final double[] ground;
     private final List<Screw> screws;
     private final double[] ways;
     private final double rate;
-    private double area;
 
     Bed(
         List<Patch> tops,
@@ -89,175 +158,148 @@ public record PlateSeat(
         List<Screw> screws,
         double[] ways,
         double rate) {
-      this.width = width;
-      this.depth = depth;
       this.screws = screws;
       this.ways = ways.clone();
       this.rate = rate;
-      cells = new double[tops.size() * CELLS * CELLS][];
+      double stiffness = SOCKET * width * depth;
+      ground =
+          new double[] {stiffness, stiffness * width * width / 12, stiffness * depth * depth / 12};
+      x = new double[tops.size() * CELLS * CELLS];
+      y = new double[x.length];
+      area = new double[x.length];
       int n = 0;
       for (Patch p : tops) {
-        double cell = p.widthMillimetres() * p.depthMillimetres() / (CELLS * CELLS);
-        area += cell * CELLS * CELLS;
         for (int j = 0; j < CELLS; j++) {
           for (int i = 0; i < CELLS; i++) {
-            cells[n++] =
-                new double[] {
-                  p.leftMillimetres() + p.widthMillimetres() * (i + 0.5) / CELLS,
-                  p.lowMillimetres() + p.depthMillimetres() * (j + 0.5) / CELLS,
-                  cell
-                };
+            x[n] = p.leftMillimetres() + p.widthMillimetres() * (i + 0.5) / CELLS;
+            y[n] = p.lowMillimetres() + p.depthMillimetres() * (j + 0.5) / CELLS;
+            area[n++] = p.widthMillimetres() * p.depthMillimetres() / (CELLS * CELLS);
           }
         }
       }
+      whole = Arrays.stream(area).sum();
     }
 
-    double[] rest() {
-      double[] at = new double[6];
-      double energy = energy(at, null, null);
+    /**
+     * A state of both.
+     *
+     * @param bed what the tops do, by the chip over the plate
+     * @param pull what the screws do
+     */
+    private record State(Lie plate, Lie chip, Push bed, Push pull, double energy) {}
+
+    private State state(Lie plate, Lie chip) {
+      Push bed = new Push();
+      Lie deep = chip.less(plate);
+      for (int c = 0; c < x.length; c++) {
+        bed.add(x[c], y[c], BED * area[c], deep.at(x[c], y[c]));
+      }
+      Push pull = new Push();
+      for (int s = 0; s < ways.length; s++) {
+        double there = plate.at(screws.get(s).xMillimetres(), screws.get(s).yMillimetres());
+        pull.add(screws.get(s).xMillimetres(), screws.get(s).yMillimetres(), rate, ways[s] + there);
+      }
+      double socket =
+          ground[0] * chip.height() * chip.height()
+              + ground[1] * chip.xSlope() * chip.xSlope()
+              + ground[2] * chip.ySlope() * chip.ySlope();
+      return new State(plate, chip, bed, pull, bed.energy + pull.energy + socket / 2);
+    }
+
+    /** The state of least energy. */
+    State rest() {
+      Lie level = new Lie(0, 0, 0);
+      State at = state(level, level);
       for (int k = 0; k < STEPS; k++) {
-        double[] slope = new double[6];
-        double[][] bend = new double[6][6];
-        energy(at, slope, bend);
-        double size = 0;
-        for (int i = 0; i < 6; i++) {
-          // While nothing pulls, the plate is free; a breath of stiffness keeps it in its place.
-          bend[i][i] += 1e-6 * (1 + bend[i][i]);
-          size = Math.max(size, Math.abs(slope[i]));
-        }
-        if (size < 1e-9) {
+        RealVector slope = slope(at);
+        if (slope.getLInfNorm() < 1e-9) {
           break;
         }
-        double[] step = solve(bend, slope);
+        RealVector step =
+            new CholeskyDecomposition(bend(at), 1e-10, 1e-14).getSolver().solve(slope);
         double length = 1;
-        double[] next = moved(at, step, length);
-        double found = energy(next, null, null);
-        while (found > energy + 1e-15 && length > 1e-6) {
+        State next = moved(at, step, length);
+        while (next.energy() > at.energy() + 1e-15 && length > 1e-6) {
           length /= 2;
           next = moved(at, step, length);
-          found = energy(next, null, null);
         }
+        double gained = at.energy() - next.energy();
+        boolean settled = gained < 1e-14 * (1 + Math.abs(at.energy())) && length == 1;
         at = next;
-        if (energy - found < 1e-14 * (1 + Math.abs(energy)) && length == 1) {
+        if (settled) {
           break;
         }
-        energy = found;
       }
       return at;
     }
 
-    private static double[] moved(double[] at, double[] step, double length) {
-      double[] next = at.clone();
+    /** Slope of the energy: by how the plate lies, then by how the chip does. */
+    private RealVector slope(State at) {
+      RealVector bed = at.bed().forces();
+      Lie chip = at.chip();
+      RealVector socket =
+          new ArrayRealVector(
+              new double[] {
+                ground[0] * chip.height(), ground[1] * chip.xSlope(), ground[2] * chip.ySlope()
+              },
+              false);
+      return at.pull().forces().subtract(bed).append(bed.add(socket));
+    }
+
+    /** Curvature of the energy, in the same order. */
+    private RealMatrix bend(State at) {
+      RealMatrix bed = at.bed().stiffnesses();
+      RealMatrix all = new Array2DRowRealMatrix(6, 6);
+      all.setSubMatrix(bed.add(at.pull().stiffnesses()).getData(), 0, 0);
+      all.setSubMatrix(bed.scalarMultiply(-1).getData(), 0, 3);
+      all.setSubMatrix(bed.scalarMultiply(-1).getData(), 3, 0);
+      all.setSubMatrix(bed.add(MatrixUtils.createRealDiagonalMatrix(ground)).getData(), 3, 3);
       for (int i = 0; i < 6; i++) {
-        next[i] -= length * step[i];
+        // While nothing pulls, the plate is free; a breath of stiffness keeps it in its place.
+        all.addToEntry(i, i, 1e-6 * (1 + all.getEntry(i, i)));
       }
-      return next;
+      return all;
     }
 
-    private double energy(double[] at, double[] slope, double[][] bend) {
-      double sum = 0;
-      for (double[] c : cells) {
-        // How deep the plate would be in the top.
-        double[] shape = {-1, -c[0], -c[1], 1, c[0], c[1]};
-        sum += spring(at, shape, 0, BED * c[2], slope, bend);
-      }
-      for (int s = 0; s < ways.length; s++) {
-        double[] shape = {1, screws.get(s).xMillimetres(), screws.get(s).yMillimetres(), 0, 0, 0};
-        sum += spring(at, shape, ways[s], rate, slope, bend);
-      }
-      double ground = SOCKET * width * depth;
-      double[] stiff = {0, 0, 0, ground, ground * width * width / 12, ground * depth * depth / 12};
-      for (int i = 3; i < 6; i++) {
-        sum += stiff[i] * at[i] * at[i] / 2;
-        if (slope != null) {
-          slope[i] += stiff[i] * at[i];
-          bend[i][i] += stiff[i];
-        }
-      }
-      return sum;
+    private State moved(State at, RealVector step, double length) {
+      return state(moved(at.plate(), step, 0, length), moved(at.chip(), step, 3, length));
     }
 
-    /** A spring that only pushes. */
-    private static double spring(
-        double[] at, double[] shape, double offset, double k, double[] slope, double[][] bend) {
-      double way = offset;
-      for (int i = 0; i < 6; i++) {
-        way += shape[i] * at[i];
-      }
-      if (way <= 0) {
-        return 0;
-      }
-      if (slope != null) {
-        for (int i = 0; i < 6; i++) {
-          slope[i] += k * way * shape[i];
-          for (int j = 0; j < 6; j++) {
-            bend[i][j] += k * shape[i] * shape[j];
-          }
-        }
-      }
-      return k * way * way / 2;
+    private static Lie moved(Lie at, RealVector step, int from, double length) {
+      return new Lie(
+          at.height() - length * step.getEntry(from),
+          at.xSlope() - length * step.getEntry(from + 1),
+          at.ySlope() - length * step.getEntry(from + 2));
     }
 
-    private static double[] solve(double[][] a, double[] b) {
-      int n = b.length;
-      double[] x = b.clone();
-      for (int i = 0; i < n; i++) {
-        for (int r = i + 1; r < n; r++) {
-          double f = a[r][i] / a[i][i];
-          for (int c = i; c < n; c++) {
-            a[r][c] -= f * a[i][c];
-          }
-          x[r] -= f * x[i];
-        }
-      }
-      for (int i = n - 1; i >= 0; i--) {
-        for (int c = i + 1; c < n; c++) {
-          x[i] -= a[i][c] * x[c];
-        }
-        x[i] /= a[i][i];
-      }
-      return x;
-    }
-
-    PlateSeat seat(double[] at) {
+    PlateSeat seat() {
+      State at = rest();
+      Lie deep = at.chip().less(at.plate());
       double peak = 0;
-      double total = 0;
-      double momentX = 0;
-      double momentY = 0;
       double touched = 0;
-      for (double[] c : cells) {
-        double deep = at[3] + at[4] * c[0] + at[5] * c[1] - at[0] - at[1] * c[0] - at[2] * c[1];
-        if (deep > 0) {
-          peak = Math.max(peak, BED * deep);
-          total += BED * deep * c[2];
-          momentX += BED * deep * c[2] * c[0];
-          momentY += BED * deep * c[2] * c[1];
-          touched += c[2];
+      for (int c = 0; c < x.length; c++) {
+        double way = deep.at(x[c], y[c]);
+        if (way > 0) {
+          peak = Math.max(peak, BED * way);
+          touched += area[c];
         }
       }
-      List<Double> forces =
-          IntStream.range(0, ways.length)
-              .mapToObj(
-                  s ->
-                      rate
-                          * Math.max(
-                              0,
-                              ways[s]
-                                  + at[0]
-                                  + at[1] * screws.get(s).xMillimetres()
-                                  + at[2] * screws.get(s).yMillimetres()))
-              .toList();
-      double all = forces.stream().mapToDouble(f -> f).sum();
+      List<Double> forces = new ArrayList<>();
+      for (int s = 0; s < ways.length; s++) {
+        double there = at.plate().at(screws.get(s).xMillimetres(), screws.get(s).yMillimetres());
+        forces.add(rate * Math.max(0, ways[s] + there));
+      }
+      double total = at.bed().force;
       return new PlateSeat(
-          at[1],
-          at[2],
+          at.plate().xSlope(),
+          at.plate().ySlope(),
           forces,
-          all,
+          at.pull().force,
           peak,
-          all / area,
-          touched / area,
-          total > 0 ? momentX / total : 0,
-          total > 0 ? momentY / total : 0);
+          at.pull().force / whole,
+          touched / whole,
+          total > 0 ? at.bed().forceX / total : 0,
+          total > 0 ? at.bed().forceY / total : 0);
     }
   }
 }
