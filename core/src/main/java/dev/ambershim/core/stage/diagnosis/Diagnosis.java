@@ -134,7 +134,7 @@ public final class Diagnosis {
       }
       held.addAll(pairs);
       watch.share(0.95);
-      return Ranking.of(given, model, layout, weighed(held), helpers);
+      return Ranking.of(given, model, layout, weighed(held), this::look, helpers);
     }
 
     /** The best of each cause and seat, and whatever has no shape. */

@@ -14,10 +14,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.concurrent.Executor;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.CholeskyDecomposition;
 
 /**
  * What each test is expected to tell of the cause: the mutual information of its outcome and the
@@ -46,15 +45,29 @@ final class NextTests {
   private final Layout layout;
   private final List<Held> held;
   private final Ranking.Keys keys;
+  private final Function<StackModel.Turned, Straight.Seen> looks;
+  private final int causes;
   private final double straight;
 
+  /**
+   * Tests for what is known so far.
+   *
+   * @param looks what a shape does as it lies
+   */
   NextTests(
-      DiagnosisCase given, StackModel model, Layout layout, List<Held> held, Ranking.Keys keys) {
+      DiagnosisCase given,
+      StackModel model,
+      Layout layout,
+      List<Held> held,
+      Ranking.Keys keys,
+      Function<StackModel.Turned, Straight.Seen> looks) {
     this.given = given;
     this.model = model;
     this.layout = layout;
     this.keys = keys;
+    this.looks = looks;
     this.held = standing(held, keys);
+    causes = 1 + this.held.stream().mapToInt(keys::of).max().orElse(0);
     straight = given.readings().get(0).turnedDegrees();
   }
 
@@ -77,9 +90,8 @@ final class NextTests {
   /** The tests that are left, the most telling for its minutes and risk first. */
   List<NextTest> ranked(Executor helpers) {
     List<Trial> left = Arrays.stream(Trial.values()).filter(this::left).toList();
-    List<Double> bits = SideBySide.each(left, this::bits, helpers);
-    return IntStream.range(0, left.size())
-        .mapToObj(i -> new NextTest(left.get(i), bits.get(i), minutes(left.get(i))))
+    return left.stream()
+        .map(trial -> new NextTest(trial, bits(trial, helpers), minutes(trial)))
         .sorted(Comparator.comparingDouble(NextTest::worth).reversed())
         .toList();
   }
@@ -137,11 +149,8 @@ final class NextTests {
         .count();
   }
 
-  private double bits(Trial trial) {
-    if (!trial.signs().isEmpty()) {
-      return bySigns(trial);
-    }
-    return byReadings(ahead(trial));
+  private double bits(Trial trial, Executor helpers) {
+    return trial.signs().isEmpty() ? byReadings(ahead(trial), helpers) : bySigns(trial);
   }
 
   private CaseReading last() {
@@ -211,131 +220,6 @@ final class NextTests {
     };
   }
 
-  /** What a suspect forecasts for the readings ahead: a normal distribution. */
-  private final class Forecast {
-    private final int cause;
-    private final double weight;
-    private final double[] mean;
-    private final double[][] lower;
-    private final double logs;
-
-    Forecast(Held one, Seat seat, double share, Ahead ahead) {
-      cause = keys.of(one);
-      weight = one.probability() * share;
-      List<Integer> mounts = new ArrayList<>(layout.mounts());
-      if (ahead.anew) {
-        mounts.add(ahead.readings.get(0).mount());
-      }
-      Layout wide = new Layout(given, model, mounts, ahead.readings.size());
-      Straight lines = new Straight(given, model, wide, one.throughLoop());
-      Suspect suspect = one.suspect().sitting(seat);
-      List<Straight.Row> rows = new ArrayList<>();
-      for (int r = 0; r < ahead.readings.size(); r++) {
-        CaseReading reading = ahead.readings.get(r);
-        rows.addAll(
-            lines.rows(
-                reading,
-                r,
-                lines.look(suspect.at(reading.mount(), reading.turnedDegrees() - straight))));
-      }
-      int n = rows.size();
-      mean = new double[n];
-      double[][] covariance = new double[n][n];
-      int[] from = wide.from(layout);
-      double[] likely = new double[wide.size()];
-      double[] spread = new double[wide.size()];
-      wide.priors(suspect, likely, spread);
-      double[][] known = known(one, rows, from);
-      for (int i = 0; i < n; i++) {
-        double[] slopes = rows.get(i).slopes();
-        mean[i] = rows.get(i).expected();
-        for (int p = 0; p < slopes.length; p++) {
-          mean[i] += slopes[p] * (from[p] < 0 ? likely[p] : one.belief().likely()[from[p]]);
-        }
-        for (int j = 0; j <= i; j++) {
-          double sum = i == j ? Math.pow(rows.get(i).sigma() * Layout.noise(suspect), 2) : 0;
-          double[] other = rows.get(j).slopes();
-          for (int p = 0; p < slopes.length; p++) {
-            if (from[p] < 0) {
-              sum += slopes[p] * other[p] * spread[p] * spread[p];
-            }
-          }
-          for (int p = 0; p < known[i].length; p++) {
-            sum += known[i][p] * known[j][p];
-          }
-          covariance[i][j] = sum;
-          covariance[j][i] = sum;
-        }
-      }
-      lower =
-          new CholeskyDecomposition(new Array2DRowRealMatrix(covariance, false), 1e-6, 0)
-              .getL()
-              .getData();
-      double sum = 0;
-      for (int i = 0; i < n; i++) {
-        sum += Math.log(lower[i][i]);
-      }
-      logs = sum;
-    }
-
-    /** How the rows move with what is known of the unknowns, in independent units. */
-    private double[][] known(Held one, List<Straight.Row> rows, int[] from) {
-      Normal.Belief belief = one.belief();
-      int[] place = new int[layout.size()];
-      Arrays.fill(place, -1);
-      for (int i = 0; i < belief.free().length; i++) {
-        place[belief.free()[i]] = i;
-      }
-      double[][] split = belief.precision().getL().getData();
-      double[][] all = new double[rows.size()][];
-      for (int r = 0; r < all.length; r++) {
-        double[] slopes = rows.get(r).slopes();
-        double[] x = new double[belief.free().length];
-        for (int p = 0; p < slopes.length; p++) {
-          if (from[p] >= 0 && place[from[p]] >= 0) {
-            int at = place[from[p]];
-            x[at] += slopes[p] * belief.spread()[at];
-          }
-        }
-        for (int i = 0; i < x.length; i++) {
-          double sum = x[i];
-          for (int k = 0; k < i; k++) {
-            sum -= split[i][k] * x[k];
-          }
-          x[i] = sum / split[i][i];
-        }
-        all[r] = x;
-      }
-      return all;
-    }
-
-    double[] draw(SplittableRandom random) {
-      double[] z = new double[mean.length];
-      Arrays.setAll(z, i -> random.nextGaussian());
-      double[] y = mean.clone();
-      for (int i = 0; i < y.length; i++) {
-        for (int k = 0; k <= i; k++) {
-          y[i] += lower[i][k] * z[k];
-        }
-      }
-      return y;
-    }
-
-    double logDensity(double[] y) {
-      double[] x = new double[y.length];
-      double squares = 0;
-      for (int i = 0; i < y.length; i++) {
-        double sum = y[i] - mean[i];
-        for (int k = 0; k < i; k++) {
-          sum -= lower[i][k] * x[k];
-        }
-        x[i] = sum / lower[i][i];
-        squares += x[i] * x[i];
-      }
-      return -0.5 * squares - logs;
-    }
-  }
-
   /** A joint under the cooler may turn with it, stay with the chip, or be gone. */
   private List<Seat> seats(Held one, Ahead ahead) {
     Suspect suspect = one.suspect();
@@ -349,52 +233,75 @@ final class NextTests {
         : List.of(suspect.seat());
   }
 
-  private double byReadings(Ahead ahead) {
-    List<Forecast> forecasts = new ArrayList<>();
+  /** A suspect that stands for its cause, seated in one of the ways that a test may leave it. */
+  private record Seated(Held held, Seat seat, double share) {}
+
+  private OutcomeForecast forecast(Seated one, Ahead ahead) {
+    List<Integer> mounts = new ArrayList<>(layout.mounts());
+    if (ahead.anew) {
+      mounts.add(ahead.readings.get(0).mount());
+    }
+    Layout wide = new Layout(given, model, mounts, ahead.readings.size());
+    Straight lines = new Straight(given, model, wide, one.held.throughLoop());
+    Suspect suspect = one.held.suspect().sitting(one.seat);
+    List<Straight.Row> rows = new ArrayList<>();
+    for (int r = 0; r < ahead.readings.size(); r++) {
+      CaseReading reading = ahead.readings.get(r);
+      double turned = reading.turnedDegrees() - straight;
+      rows.addAll(lines.rows(reading, r, looks.apply(suspect.at(reading.mount(), turned))));
+    }
+    double weight = one.held.probability() * one.share;
+    return OutcomeForecast.of(
+        keys.of(one.held), weight, suspect, one.held.belief(), layout, wide, rows);
+  }
+
+  private double byReadings(Ahead ahead, Executor helpers) {
+    List<Seated> seated = new ArrayList<>();
     for (Held one : held) {
       List<Seat> seats = seats(one, ahead);
-      for (Seat seat : seats) {
-        forecasts.add(new Forecast(one, seat, 1.0 / seats.size(), ahead));
-      }
+      seats.forEach(seat -> seated.add(new Seated(one, seat, 1.0 / seats.size())));
     }
-    double all = forecasts.stream().mapToDouble(f -> f.weight).sum();
+    List<OutcomeForecast> forecasts = SideBySide.each(seated, s -> forecast(s, ahead), helpers);
+    double all = forecasts.stream().mapToDouble(OutcomeForecast::weight).sum();
+    if (!(all > 0)) {
+      return 0;
+    }
+    double[] before = new double[causes];
+    forecasts.forEach(f -> before[f.cause()] += f.weight());
     SplittableRandom random = new SplittableRandom(SEED);
-    double told = 0;
-    double drawn = 0;
-    for (Forecast f : forecasts) {
-      int draws = (int) Math.ceil(DRAWS * f.weight / all);
-      double left = 0;
+    List<Drawn> drawn = new ArrayList<>();
+    for (OutcomeForecast f : forecasts) {
+      int draws = (int) Math.ceil(DRAWS * f.weight() / all);
       for (int d = 0; d < draws; d++) {
-        left += left(forecasts, f.draw(random));
+        drawn.add(new Drawn(f.draw(random), f.weight() / all / draws));
       }
-      told += f.weight / all * left / draws;
-      drawn += draws;
     }
-    return drawn == 0 ? 0 : Math.max(0, entropy(prior(forecasts)) - told);
+    double told =
+        SideBySide.each(drawn, d -> d.weight * left(forecasts, d.outcome), helpers).stream()
+            .mapToDouble(Double::doubleValue)
+            .sum();
+    return Math.max(0, entropy(before) - told);
   }
 
-  private static Map<Integer, Double> prior(List<Forecast> forecasts) {
-    return forecasts.stream()
-        .collect(Collectors.groupingBy(f -> f.cause, Collectors.summingDouble(f -> f.weight)));
-  }
+  /** An outcome, and what it counts for among all that were drawn. */
+  private record Drawn(double[] outcome, double weight) {}
 
   /** What is left of the doubt after an outcome, bits. */
-  private static double left(List<Forecast> forecasts, double[] y) {
-    double[] logs =
-        forecasts.stream().mapToDouble(f -> Math.log(f.weight) + f.logDensity(y)).toArray();
+  private double left(List<OutcomeForecast> forecasts, double[] outcome) {
+    double[] logs = forecasts.stream().mapToDouble(f -> f.logWeight(outcome)).toArray();
     double top = Arrays.stream(logs).max().orElseThrow();
-    Map<Integer, Double> by = new LinkedHashMap<>();
+    double[] by = new double[causes];
     for (int i = 0; i < logs.length; i++) {
-      by.merge(forecasts.get(i).cause, Math.exp(logs[i] - top), Double::sum);
+      by[forecasts.get(i).cause()] += Math.exp(logs[i] - top);
     }
     return entropy(by);
   }
 
   /** Entropy of shares that need not sum to 1, bits. */
-  static double entropy(Map<Integer, Double> shares) {
-    double all = shares.values().stream().mapToDouble(Double::doubleValue).sum();
+  static double entropy(double... shares) {
+    double all = Arrays.stream(shares).sum();
     double sum = 0;
-    for (double share : shares.values()) {
+    for (double share : shares) {
       if (share > 0) {
         sum -= share / all * Math.log(share / all) / Math.log(2);
       }
@@ -405,7 +312,6 @@ final class NextTests {
   /** One of a test's signs shows. */
   private double bySigns(Trial trial) {
     List<Sign> signs = trial.signs();
-    int causes = 1 + held.stream().mapToInt(keys::of).max().orElse(0);
     double[][] joint = new double[causes][signs.size()];
     for (Held h : held) {
       boolean outermost = h.suspect().shape().joint() == model.outermost();
@@ -424,15 +330,15 @@ final class NextTests {
    * @return bits
    */
   static double information(double[][] joint) {
-    Map<Integer, Double> rows = new LinkedHashMap<>();
+    double[] rows = new double[joint.length];
     double left = 0;
     double all = 0;
     for (int c = 0; c < joint[0].length; c++) {
-      Map<Integer, Double> after = new LinkedHashMap<>();
+      double[] after = new double[joint.length];
       double sum = 0;
       for (int r = 0; r < joint.length; r++) {
-        rows.merge(r, joint[r][c], Double::sum);
-        after.put(r, joint[r][c]);
+        rows[r] += joint[r][c];
+        after[r] = joint[r][c];
         sum += joint[r][c];
       }
       if (sum > 0) {

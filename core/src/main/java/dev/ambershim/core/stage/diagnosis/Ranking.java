@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Executor;
+import java.util.function.Function;
 
 /** The causes of a case, the tests that are left, and the joints as far as they are seen. */
 public final class Ranking {
@@ -86,7 +87,12 @@ public final class Ranking {
   private record Key(CauseKind kind, int joint) {}
 
   static Ranking of(
-      DiagnosisCase given, StackModel model, Layout layout, List<Held> held, Executor helpers) {
+      DiagnosisCase given,
+      StackModel model,
+      Layout layout,
+      List<Held> held,
+      Function<StackModel.Turned, Straight.Seen> looks,
+      Executor helpers) {
     Costs costs = new Costs(given, model, layout);
     Map<Key, List<Held>> byCause = new LinkedHashMap<>();
     for (CauseKind kind : CauseKind.values()) {
@@ -99,7 +105,7 @@ public final class Ranking {
     }
     List<Key> order = List.copyOf(byCause.keySet());
     List<NextTest> next =
-        new NextTests(given, model, layout, held, h -> order.indexOf(key(h, costs)))
+        new NextTests(given, model, layout, held, h -> order.indexOf(key(h, costs)), looks)
             .ranked(helpers);
     List<Cause> causes = new ArrayList<>();
     byCause.forEach(
