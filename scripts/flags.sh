@@ -30,13 +30,18 @@ fi
 # Commands take what memory they need at once; a window starts small.
 large() {
   flags+=(-XX:+UseParallelGC -Xms1g)
-  # One steady solution is there before the second compiler is done with its code: until then it
-  # only takes a core away, and the first one measures for it. Many cells, many times or a very
-  # small error are worth it.
+  # A short answer is there before the second compiler is done with its code: until then it only
+  # takes a core away, and the first one measures for it. Many cells, many times, a very small
+  # error and large logs are worth it.
+  local word
   case " $* " in
-    *" --cells"* | *" --power"* | *" --error"[\ =]0.000*) ;;
-    " solve "*) flags+=(-XX:TieredStopAtLevel=1) ;;
+    *" --cells"* | *" --power"* | *" --error"[\ =]0.000*) return 0 ;;
+    *" weigh "* | *" diagnose "* | *" spread "* | *" bench "*) return 0 ;;
   esac
+  for word in "$@"; do
+    [ ! -f "$word" ] || [ -z "$(find "$word" -size +32M)" ] || return 0
+  done
+  flags+=(-XX:TieredStopAtLevel=1)
 }
 small=(-XX:+UseSerialGC -Xms256m -Xmn128m)
 
