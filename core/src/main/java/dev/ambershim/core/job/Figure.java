@@ -3,8 +3,8 @@ package dev.ambershim.core.job;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Place;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Sentence;
 import dev.ambershim.core.base.Unit;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -171,8 +171,7 @@ public record Figure(
 
   /** What it is, how to measure it, and what is usual. */
   public String help(Notation notation) {
-    return (label.substring(0, 1).toUpperCase(Locale.ROOT)
-            + label.substring(1)
+    return (Sentence.begin(label)
             + ". "
             + how
             + " "

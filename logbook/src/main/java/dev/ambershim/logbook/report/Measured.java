@@ -3,6 +3,7 @@ package dev.ambershim.logbook.report;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Sentence;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.SolveWatch;
@@ -77,7 +78,8 @@ final class Measured {
 
   private static ObjectNode face(Face face, Relief relief) {
     try {
-      return FlatnessJson.of(FaceReport.of(relief.points(), Optional.empty()), face.words());
+      return FlatnessJson.of(
+          FaceReport.of(relief.points(), Optional.empty()), Sentence.begin(face.words()));
     } catch (Problem problem) {
       return Json.published(new Unread(face.words() + ": " + problem.getMessage()));
     }

@@ -1,6 +1,6 @@
 package dev.ambershim.core.physics.dosing;
 
-import java.util.Locale;
+import dev.ambershim.core.base.Sentence;
 
 /**
  * Why a plan must not go on, and what to do about it. Nothing overrides it but the remedy.
@@ -13,11 +13,6 @@ import java.util.Locale;
 public record Bar(String key, String where, String what, String remedy) {
   /** All of it in a line. */
   public String sentence() {
-    return where.substring(0, 1).toUpperCase(Locale.ROOT)
-        + where.substring(1)
-        + ": "
-        + what
-        + " "
-        + remedy;
+    return Sentence.begin(where) + ": " + what + " " + remedy;
   }
 }

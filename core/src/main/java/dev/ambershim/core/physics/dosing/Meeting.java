@@ -1,6 +1,6 @@
 package dev.ambershim.core.physics.dosing;
 
-import java.util.Locale;
+import dev.ambershim.core.base.Sentence;
 import java.util.Optional;
 
 /**
@@ -45,8 +45,7 @@ public record Meeting(MetalPlace place, MetalFace face, boolean said) {
   /** The meeting in a sentence. */
   public String sentence() {
     StringBuilder words = new StringBuilder();
-    words.append(verdict().words().substring(0, 1).toUpperCase(Locale.ROOT));
-    words.append(verdict().words().substring(1)).append(": ").append(face.mechanism());
+    words.append(Sentence.begin(verdict().words())).append(": ").append(face.mechanism());
     if (place.inJoint() && face.firstLookMonths() > 0) {
       words.append(" First look after ").append(face.firstLookMonths()).append(" months.");
     }

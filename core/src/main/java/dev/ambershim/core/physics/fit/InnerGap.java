@@ -3,12 +3,12 @@ package dev.ambershim.core.physics.fit;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Sentence;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.physics.dosing.LidSeat;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -76,8 +76,7 @@ public record InnerGap(String die, Chain gap, Interval interval, Kind kind) {
                 + " has no room: the rim would hang "
                 + notation.text(-nominal, Unit.MICROMETRE)
                 + " off the substrate"
-            : lid.substring(0, 1).toUpperCase(Locale.ROOT)
-                + lid.substring(1)
+            : Sentence.begin(lid)
                 + " leaves "
                 + notation.text(nominal, Unit.MICROMETRE)
                 + " over "

@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.coat;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Sentence;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.job.Job;
@@ -20,7 +21,6 @@ import dev.ambershim.core.stage.Stage;
 import dev.ambershim.core.stage.StageAnswer;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -210,7 +210,7 @@ public record CoatAnswer(
   private static String reason(
       MetalDose dose, MetalDose.Odds odds, CoatTerms coat, boolean several, Notation notation) {
     Drop drop = dose.drop();
-    return (several ? capital(dose.place().name()) + ": " : "")
+    return (several ? Sentence.begin(dose.place().name()) + ": " : "")
         + notation.fixed(drop.milligrams(coat.alloy(), coat.warmth()), 1)
         + " mg, or "
         + notation.text(1000 * drop.travelMillimetres(coat.bore()), Unit.MICROMETRE)
@@ -221,10 +221,6 @@ public record CoatAnswer(
         + " % of dry places, "
         + Math.round(100 * odds.reaches())
         + (dose.runs() ? " % of running." : " % of reaching too far.");
-  }
-
-  private static String capital(String word) {
-    return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
   }
 
   private static List<String> notes(Doses doses, CoatTerms coat, Notation notation) {

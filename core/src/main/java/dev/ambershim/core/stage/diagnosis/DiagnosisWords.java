@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.diagnosis;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Sentence;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.runs.causes.CauseKind;
@@ -47,7 +48,7 @@ public final class DiagnosisWords {
       case COOLER_WEAK -> "The cooler is weak";
       case COOLANT_WARM -> "The coolant is too warm";
       case SENSOR_OFF -> "The sensor of " + core(cause) + " is off";
-      case CORE_DRAWS_MORE -> capital(core(cause)) + " draws more than told";
+      case CORE_DRAWS_MORE -> Sentence.begin(core(cause)) + " draws more than told";
       case NONE_OF_THESE ->
           cause.power().isPresent()
               ? "The power or load reading is off: the chip draws about "
@@ -109,7 +110,7 @@ public final class DiagnosisWords {
   /** What a stage says first of a cause that stands before any other judgement. */
   public static List<String> beside(Cause cause) {
     return List.of(
-        capital(briefly(cause))
+        Sentence.begin(briefly(cause))
             + " may make it hot ("
             + percent(cause.probability())
             + "), which is put right without opening the chip.",
@@ -185,12 +186,6 @@ public final class DiagnosisWords {
     return text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
   }
 
-  private static String capital(String text) {
-    return text.isEmpty()
-        ? text
-        : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
-  }
-
   private String core(Cause cause) {
     int core = cause.core();
     return core >= 0 && core < cores.size() ? cores.get(core) : "a core";
@@ -254,7 +249,7 @@ public final class DiagnosisWords {
 
   /** What a test would tell. */
   String sentence(NextTest test, Cause first, Cause second) {
-    String doing = capital(test.trial().doing());
+    String doing = Sentence.begin(test.trial().doing());
     String takes = Math.round(test.minutes()) + " minutes";
     String risk = test.trial().risk() == Trial.Risk.NONE ? "no risk" : "a small risk";
     if (!test.tells()) {

@@ -1,6 +1,7 @@
 package dev.ambershim.core.stage.keep;
 
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Sentence;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.assembly.Build;
@@ -91,7 +92,7 @@ public record School(
 
   /** It in a sentence. */
   String sentence(Notation notation) {
-    String begin = Character.toUpperCase(name.charAt(0)) + name.substring(1) + ": ";
+    String begin = Sentence.begin(name) + ": ";
     if (times == 0) {
       return begin + "no opening in five years.";
     }

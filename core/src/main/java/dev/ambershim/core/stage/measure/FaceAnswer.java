@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.measure;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Sentence;
 import dev.ambershim.core.job.Job;
 import dev.ambershim.core.physics.conduction.Patch;
 import dev.ambershim.core.physics.surface.Face;
@@ -45,7 +46,7 @@ public record FaceAnswer(
     }
     try {
       FaceReport report = FaceReport.of(probed.get().points(), Optional.empty());
-      Finding finding = FaceFinding.of(report, face.words(), notation);
+      Finding finding = FaceFinding.of(report, Sentence.begin(face.words()), notation);
       return new FaceAnswer(
           face,
           Optional.of(finding),

@@ -14,7 +14,6 @@ import dev.ambershim.core.physics.surface.Polynomial;
 import dev.ambershim.core.physics.surface.ProbedPoint;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** What a face report says in a sentence, with its working. */
@@ -27,14 +26,13 @@ public final class FaceFinding {
   /**
    * How flat a face is.
    *
-   * @param face what the face is called
+   * @param face what the face is called, as it begins a sentence
    */
   public static Finding of(FaceReport report, String face, Notation notation) {
     Flatness flat = report.flatness();
     StringBuilder words = new StringBuilder();
     words
-        .append(face.substring(0, 1).toUpperCase(Locale.ROOT))
-        .append(face.substring(1))
+        .append(face)
         .append(": flat to ")
         .append(notation.text(flat.zoneMicrometres(), Unit.MICROMETRE));
     report

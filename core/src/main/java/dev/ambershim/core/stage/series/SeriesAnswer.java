@@ -3,6 +3,7 @@ package dev.ambershim.core.stage.series;
 import dev.ambershim.core.base.Finding;
 import dev.ambershim.core.base.Interval;
 import dev.ambershim.core.base.Notation;
+import dev.ambershim.core.base.Sentence;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.base.Working;
 import dev.ambershim.core.plan.OwnPaste;
@@ -13,7 +14,6 @@ import dev.ambershim.core.stage.Drawing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
@@ -222,7 +222,7 @@ public record SeriesAnswer(
     /** A name at the beginning of a sentence, unless its letters mean something as they stand. */
     private static String capital(String name) {
       boolean word = name.length() > 1 && name.substring(0, 2).matches("\\p{Ll}{2}");
-      return word ? name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1) : name;
+      return word ? Sentence.begin(name) : name;
     }
 
     private static boolean holds(List<Judged.Mean> means, String name) {

@@ -2,6 +2,7 @@ package dev.ambershim.desktop.stage.conduct;
 
 import dev.ambershim.core.base.Notation;
 import dev.ambershim.core.base.Problem;
+import dev.ambershim.core.base.Sentence;
 import dev.ambershim.core.base.Unit;
 import dev.ambershim.core.job.Side;
 import dev.ambershim.core.physics.assembly.Chip;
@@ -143,7 +144,8 @@ final class LiveView extends Column {
       return;
     }
     Notation n = model.notationProperty().get();
-    phase.setText(capital(s.phase().words()) + ", " + clock(s.leftInPhaseSeconds()) + " to go");
+    phase.setText(
+        Sentence.begin(s.phase().words()) + ", " + clock(s.leftInPhaseSeconds()) + " to go");
     left.setText(clock(s.leftSeconds()));
     hottest.setText(n.text(s.hottestCelsius(), Unit.CELSIUS));
     rise.setText(Double.isNaN(s.riseKelvin()) ? "–" : n.text(s.riseKelvin(), Unit.KELVIN));
@@ -240,10 +242,6 @@ final class LiveView extends Column {
     HBox row = new Strip(8, Labels.line("Room at the end"), field, unit);
     row.setAlignment(Pos.CENTER_LEFT);
     conditions.getChildren().addAll(row, said);
-  }
-
-  private static String capital(String words) {
-    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 
   /** Minutes and seconds. */
