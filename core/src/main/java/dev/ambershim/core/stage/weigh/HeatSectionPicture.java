@@ -37,22 +37,33 @@ public final class HeatSectionPicture {
 
   private HeatSectionPicture(StackSection now, StackSection then, Notation notation) {
     this.notation = notation;
-    low = Math.min(extreme(now, false), extreme(then, false));
-    high = Math.max(extreme(now, true), extreme(then, true));
+    Span nowSpan = Span.of(now.pieces());
+    Span thenSpan = Span.of(then.pieces());
+    low = Math.min(nowSpan.low, thenSpan.low);
+    high = Math.max(nowSpan.high, thenSpan.high);
     levels =
         Ticks.between(notation.shown(low, Unit.CELSIUS), notation.shown(high, Unit.CELSIUS), LINES);
   }
 
-  private static double extreme(StackSection section, boolean highest) {
-    double found = highest ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY;
-    for (Piece piece : section.pieces()) {
-      for (double[] column : piece.celsius()) {
-        for (double celsius : column) {
-          found = highest ? Math.max(found, celsius) : Math.min(found, celsius);
+  /** Coolest and hottest, °C. */
+  private record Span(double low, double high) {
+    static Span of(List<Piece> pieces) {
+      double low = Double.POSITIVE_INFINITY;
+      double high = Double.NEGATIVE_INFINITY;
+      for (Piece piece : pieces) {
+        for (double[] column : piece.celsius()) {
+          for (double celsius : column) {
+            low = Math.min(low, celsius);
+            high = Math.max(high, celsius);
+          }
         }
       }
+      return new Span(low, high);
     }
-    return found;
+
+    boolean holds(double celsius) {
+      return celsius >= low && celsius <= high;
+    }
   }
 
   /**
@@ -151,8 +162,12 @@ public final class HeatSectionPicture {
       }
     }
     pen.raster(left, base - h, w, h, columns, colours);
+    Span span = Span.of(List.of(piece));
     for (int t = 0; t < levels.count(); t++) {
       double level = notation.kept(levels.at(t), Unit.CELSIUS);
+      if (!span.holds(level)) {
+        continue; // most lines miss most layers
+      }
       String words = notation.fixed(levels.at(t), levels.decimals());
       boolean labelled = false;
       for (Contours.Line line : Contours.at(celsius, level)) {
