@@ -74,8 +74,8 @@ final class StillWarming {
   }
 
   /**
-   * Minutes of load after which less than a third of a kelvin would be left; 0 or not a number
-   * where nothing is.
+   * Minutes of load after which less than a third of a kelvin would be left; not a number where it
+   * lasted as long, and only the doubt is large.
    */
   double minutes() {
     return minutes;
@@ -228,12 +228,13 @@ final class StillWarming {
     kelvin /= weights;
     double error = Math.sqrt(Math.max(0, square / weights - kelvin * kelvin));
     double enough = seconds[likely] * Math.log(Math.max(1, amplitude[likely] / LEAST_KELVIN)) / 60;
+    double minutes = 60 * enough > length ? enough : Double.NaN;
     if (Math.abs(kelvin) < LITTLE_KELVIN) {
       // Following the little that is left would follow the noise's own slow part, too.
       Arrays.fill(table, kelvin);
-      return new StillWarming(kelvin, error, enough, start, length, table);
+      return new StillWarming(kelvin, error, minutes, start, length, table);
     }
-    return new StillWarming(kelvin, WIDER * error, enough, start, length, table);
+    return new StillWarming(kelvin, WIDER * error, minutes, start, length, table);
   }
 
   private static double tau(int g) {

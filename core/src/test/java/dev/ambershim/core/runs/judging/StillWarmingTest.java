@@ -52,10 +52,11 @@ class StillWarmingTest {
 
   @Test
   void withoutNoiseItIsExact() {
-    StillWarming left = of(rise(1800, 400, 0, 1), true);
-    assertThat(left.kelvin()).isCloseTo(truth(1800, 400), within(0.1));
+    StillWarming left = of(rise(1200, 400, 0, 1), true);
+    assertThat(left.kelvin()).isCloseTo(truth(1200, 400), within(0.1));
     // 18 K fall to a third of a kelvin in four time constants: 400 s × ln(18/0.33) = 1600 s.
     assertThat(left.minutes()).isCloseTo(1600 / 60.0, within(1.5));
+    assertThat(of(rise(1800, 400, 0, 1), true).minutes()).as("they are over").isNaN();
   }
 
   @Test

@@ -300,7 +300,7 @@ public final class ConductSheet {
   private RigSetup rig(Job job) {
     Situation machine = new Situation(job.chip(), job.cooler(), job.build(side));
     double watts = Math.min(job.heatWatts(), 400);
-    RigSetup setup = RigSetup.of(machine, watts, System.nanoTime());
+    RigSetup setup = RigSetup.of(machine, watts, model.workbench().now().toEpochMilli());
     int picked = fault.getSelectionModel().getSelectedIndex();
     return picked <= 0
         ? setup
