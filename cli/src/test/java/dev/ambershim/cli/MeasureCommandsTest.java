@@ -103,7 +103,7 @@ class MeasureCommandsTest {
     assertThat(node.get("leastSquares").get("fltt").asDouble()).isCloseTo(9, within(1e-9));
     assertThat(node.get("highSpots").get(0).get("xMillimetres").asDouble()).isZero();
     assertThat(run("flatness", "lid.csv", csv.toString()).out())
-        .startsWith("Lid.csv: flat to 9 µm")
+        .startsWith("lid.csv: flat to 9 µm")
         .contains("convex");
     Outcome few = run("flatness", "few.csv", "x_mm,y_mm,z_um\n0,0,1\n1,0,2\n");
     assertThat(few.code()).isEqualTo(2);

@@ -124,7 +124,7 @@ class MeasureJsonTest {
         }
       }
     }
-    ObjectNode node = FlatnessJson.of(FaceReport.of(points, Optional.empty()), "lid");
+    ObjectNode node = FlatnessJson.of(FaceReport.of(points, Optional.empty()), "Lid");
     assertThat(node.get("points").asInt()).isEqualTo(25);
     assertThat(node.get("probings").asInt()).isEqualTo(50);
     assertThat(node.get("leastSquares").fieldNames())
