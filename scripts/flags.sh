@@ -39,7 +39,7 @@ large() {
     *" weigh "* | *" diagnose "* | *" spread "* | *" bench "*) return 0 ;;
   esac
   for word in "$@"; do
-    [ ! -f "$word" ] || [ -z "$(find "$word" -size +32M)" ] || return 0
+    [ ! -f "$word" ] || [ "$(wc -c <"$word")" -lt 32000000 ] || return 0
   done
   flags+=(-XX:TieredStopAtLevel=1)
 }

@@ -140,13 +140,43 @@ public record PlateSeat(
     }
   }
 
+  /**
+   * The springs under the whole substrate, which push and pull.
+   *
+   * @param height for each millimetre that the chip is pressed down, N
+   * @param xSlope for each unit of its slope, N·mm
+   * @param ySlope the same in y
+   */
+  private record Socket(double height, double xSlope, double ySlope) {
+    static Socket under(double width, double depth) {
+      double all = SOCKET * width * depth;
+      return new Socket(all, all * width * width / 12, all * depth * depth / 12);
+    }
+
+    double energy(Lie chip) {
+      return (height * chip.height * chip.height
+              + xSlope * chip.xSlope * chip.xSlope
+              + ySlope * chip.ySlope * chip.ySlope)
+          / 2;
+    }
+
+    RealVector forces(Lie chip) {
+      return new ArrayRealVector(
+          new double[] {height * chip.height, xSlope * chip.xSlope, ySlope * chip.ySlope}, false);
+    }
+
+    RealMatrix stiffnesses() {
+      return MatrixUtils.createRealDiagonalMatrix(new double[] {height, xSlope, ySlope});
+    }
+  }
+
   /** Plate and chip, and the springs between them. */
   private static final class Bed {
     private final double[] x;
     private final double[] y;
     private final double[] area;
     private final double whole;
-    private final double[] ground;
+    private final Socket socket;
     private final List<Screw> screws;
     private final double[] ways;
     private final double rate;
@@ -161,9 +191,7 @@ public record PlateSeat(
       this.screws = screws;
       this.ways = ways.clone();
       this.rate = rate;
-      double stiffness = SOCKET * width * depth;
-      ground =
-          new double[] {stiffness, stiffness * width * width / 12, stiffness * depth * depth / 12};
+      socket = Socket.under(width, depth);
       x = new double[tops.size() * CELLS * CELLS];
       y = new double[x.length];
       area = new double[x.length];
@@ -199,11 +227,7 @@ public record PlateSeat(
         double there = plate.at(screws.get(s).xMillimetres(), screws.get(s).yMillimetres());
         pull.add(screws.get(s).xMillimetres(), screws.get(s).yMillimetres(), rate, ways[s] + there);
       }
-      double socket =
-          ground[0] * chip.height() * chip.height()
-              + ground[1] * chip.xSlope() * chip.xSlope()
-              + ground[2] * chip.ySlope() * chip.ySlope();
-      return new State(plate, chip, bed, pull, bed.energy + pull.energy + socket / 2);
+      return new State(plate, chip, bed, pull, bed.energy + pull.energy + socket.energy(chip));
     }
 
     /** The state of least energy. */
@@ -236,14 +260,7 @@ public record PlateSeat(
     /** Slope of the energy: by how the plate lies, then by how the chip does. */
     private RealVector slope(State at) {
       RealVector bed = at.bed().forces();
-      Lie chip = at.chip();
-      RealVector socket =
-          new ArrayRealVector(
-              new double[] {
-                ground[0] * chip.height(), ground[1] * chip.xSlope(), ground[2] * chip.ySlope()
-              },
-              false);
-      return at.pull().forces().subtract(bed).append(bed.add(socket));
+      return at.pull().forces().subtract(bed).append(bed.add(socket.forces(at.chip())));
     }
 
     /** Curvature of the energy, in the same order. */
@@ -253,7 +270,7 @@ public record PlateSeat(
       all.setSubMatrix(bed.add(at.pull().stiffnesses()).getData(), 0, 0);
       all.setSubMatrix(bed.scalarMultiply(-1).getData(), 0, 3);
       all.setSubMatrix(bed.scalarMultiply(-1).getData(), 3, 0);
-      all.setSubMatrix(bed.add(MatrixUtils.createRealDiagonalMatrix(ground)).getData(), 3, 3);
+      all.setSubMatrix(bed.add(socket.stiffnesses()).getData(), 3, 3);
       for (int i = 0; i < 6; i++) {
         // While nothing pulls, the plate is free; a breath of stiffness keeps it in its place.
         all.addToEntry(i, i, 1e-6 * (1 + all.getEntry(i, i)));

@@ -307,13 +307,14 @@ public final class RunAnalyser {
   /** What is left to warm is added; a run that leaves too much open is refused. */
   private Optional<String> stillWarming(StillWarming left) {
     boolean much = left.kelvin() > MOST_LEFT_KELVIN;
+    boolean sure = left.kelvin() > 2 * left.standardError();
     if (much || 2 * left.standardError() > MOST_OPEN_KELVIN) {
       return Optional.of(
-          "it was still warming: about "
+          (sure ? "it was still warming: about " : "it may have been still warming: about ")
               + plain(Math.max(0, left.kelvin()))
               + " K (± "
               + plain(2 * left.standardError())
-              + ") were left; "
+              + (sure ? ") were left; " : ") could be left; ")
               + (left.minutes() > 0
                   ? "about " + Math.round(Math.ceil(left.minutes())) + " minutes of load would do"
                   : "a longer run would do"));

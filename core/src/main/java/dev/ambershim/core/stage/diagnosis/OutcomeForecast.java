@@ -12,7 +12,7 @@ import org.hipparchus.linear.CholeskyDecomposition;
  * error of its own; all move with the unknowns, of which there are far fewer than readings where
  * cores are loaded one by one. So the covariance is a diagonal and a few columns, and densities
  * come from a matrix of the columns' size (Woodbury's identity: Golub &amp; Van Loan, <i>Matrix
- * Computations</i>, 2.1.4).
+ * Computations</i>, 2.1.4, from memory).
  */
 final class OutcomeForecast {
   private final int cause;

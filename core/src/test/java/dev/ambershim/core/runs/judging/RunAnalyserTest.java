@@ -14,6 +14,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Settled part, room, power, throttling of one run. */
@@ -112,6 +114,25 @@ class RunAnalyserTest {
     RunAnalysis a = made.run("creeping", 6);
     assertThat(a.unfit()).isPresent();
     assertThat(a.unfit().get()).contains("still warming").contains("minutes of load would do");
+  }
+
+  @Test
+  void whatMayHaveBeenWarmIsNotToldToLastMinutesThatAreOver() {
+    Synthetic made = new Synthetic();
+    made.seconds = 480;
+    made.slowSeconds = 60;
+    made.phi = 0.97;
+    Pattern minutes = Pattern.compile("about (\\d+) minutes of load would do");
+    int open = 0;
+    for (int seed = 0; seed < 150; seed++) {
+      String why = made.run("noisy", seed).unfit().orElse("");
+      open += why.contains("may have been still warming") ? 1 : 0;
+      Matcher found = minutes.matcher(why);
+      if (found.find()) {
+        assertThat(Integer.parseInt(found.group(1))).as(why).isGreaterThan(480 / 60);
+      }
+    }
+    assertThat(open).isPositive();
   }
 
   @Test
